@@ -1,0 +1,285 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Check;
+
+use IronStart\Core\Quantity\Kind;
+use IronStart\Core\Quantity\Quantity;
+use IronStart\Core\Quantity\Units;
+
+/**
+ * One field of a check's input: its name, shape, range and what its absence means.
+ *
+ * From this the reader validates, the interface draws its boxes and the API describes itself. Fields are
+ * built by the named factories and the methods that return a changed copy.
+ */
+final class Field
+{
+    public const TEXT_LENGTH = 120;
+
+    public Need $need = Need::Optional;
+    public ?Kind $kind = null;
+    /** Bounds in the canonical unit of the kind, inclusive; null where there is none. */
+    public ?float $min = null;
+    public ?float $max = null;
+    /** The lower bound itself is not allowed ("> 0"). */
+    public bool $aboveMin = false;
+    /** The unit in which the range is told to people. */
+    public string $unit = '';
+    /** @var list<string|int> The words, or the numbers that choose. */
+    public array $options = [];
+    /** @var list<self> Fields of a group or of each item of a list. */
+    public array $fields = [];
+    /** The value taken where none is given, as the check sees it (a quantity in its canonical unit). */
+    public float|string|bool|int|null $default = null;
+    /** The member whose value may stand only once in a list. */
+    public ?string $uniqueBy = null;
+    /** A flag that may stand in the quantity's place, as an object with that one member. */
+    public ?string $orFlag = null;
+    public int $length = self::TEXT_LENGTH;
+    /** @var (\Closure(string): mixed)|null Turns a text into what the check uses, or throws with what is accepted. */
+    public ?\Closure $parse = null;
+    /** @var (\Closure(Input): bool)|null Needed only when this holds for what was given beside it. */
+    public ?\Closure $when = null;
+
+    private function __construct(public readonly string $name, public readonly FieldType $type)
+    {
+    }
+
+    public static function quantity(string $name, Kind $kind, string $unit, ?float $min = null, ?float $max = null): self
+    {
+        $field = new self($name, FieldType::Quantity);
+        $field->kind = $kind;
+
+        return $field->between($min, $max, $unit);
+    }
+
+    /** 0 to 1000 V unless said otherwise. */
+    public static function volts(string $name, float $min = 0.0, float $max = 1000.0): self
+    {
+        return self::quantity($name, Kind::Voltage, 'V', $min, $max);
+    }
+
+    /** 0 to 5000 A unless said otherwise. */
+    public static function amps(string $name, float $min = 0.0, float $max = 5000.0): self
+    {
+        return self::quantity($name, Kind::Current, 'A', $min, $max);
+    }
+
+    public static function percent(string $name, ?float $min = null, ?float $max = null): self
+    {
+        return self::quantity($name, Kind::Ratio, '%', $min, $max);
+    }
+
+    /** A number without a unit. */
+    public static function number(string $name, ?float $min = null, ?float $max = null): self
+    {
+        return (new self($name, FieldType::Number))->between($min, $max, '');
+    }
+
+    /** A whole number, 0 or more unless said otherwise. */
+    public static function count(string $name, int $min = 0, ?int $max = null): self
+    {
+        return (new self($name, FieldType::Count))->between((float) $min, $max === null ? null : (float) $max, '');
+    }
+
+    public static function text(string $name, int $length = self::TEXT_LENGTH): self
+    {
+        $field = new self($name, FieldType::Text);
+        $field->length = $length;
+
+        return $field;
+    }
+
+    /** @param \Closure(string): mixed $parse throws \InvalidArgumentException, its message saying what is accepted */
+    public static function parsed(string $name, \Closure $parse): self
+    {
+        $field = new self($name, FieldType::Text);
+        $field->parse = $parse;
+
+        return $field;
+    }
+
+    public static function flag(string $name): self
+    {
+        return new self($name, FieldType::Flag);
+    }
+
+    public static function word(string $name, string ...$words): self
+    {
+        $field = new self($name, FieldType::Word);
+        $field->options = array_values($words);
+
+        return $field;
+    }
+
+    /** A list of words from a closed set. */
+    public static function words(string $name, string ...$words): self
+    {
+        $field = new self($name, FieldType::Words);
+        $field->options = array_values($words);
+
+        return $field;
+    }
+
+    /** A list of free texts. */
+    public static function texts(string $name, int $length = self::TEXT_LENGTH): self
+    {
+        $field = new self($name, FieldType::Texts);
+        $field->length = $length;
+
+        return $field;
+    }
+
+    /** A bare number out of a few (1 or 3 phases). */
+    public static function choice(string $name, int ...$numbers): self
+    {
+        $field = new self($name, FieldType::Choice);
+        $field->options = array_values($numbers);
+
+        return $field;
+    }
+
+    /** A list of quantities of one kind. */
+    public static function quantities(string $name, Kind $kind, string $unit, ?float $min = null, ?float $max = null): self
+    {
+        $field = new self($name, FieldType::Numbers);
+        $field->kind = $kind;
+
+        return $field->between($min, $max, $unit);
+    }
+
+    /** A list of whole numbers from $min to $max. */
+    public static function choices(string $name, int $min, int $max): self
+    {
+        $field = new self($name, FieldType::Choices);
+        $field->options = range($min, $max);
+
+        return $field;
+    }
+
+    /** A list of objects. */
+    public static function items(string $name, self ...$fields): self
+    {
+        $field = new self($name, FieldType::Items);
+        $field->fields = array_values($fields);
+
+        return $field;
+    }
+
+    public function needed(): self
+    {
+        return $this->with(fn (self $f) => $f->need = Need::Needed);
+    }
+
+    /** @param \Closure(Input): bool $when over what was given beside it */
+    public function neededWhen(\Closure $when): self
+    {
+        return $this->with(function (self $f) use ($when): void {
+            $f->need = Need::Needed;
+            $f->when = $when;
+        });
+    }
+
+    public function structural(): self
+    {
+        return $this->with(fn (self $f) => $f->need = Need::Structural);
+    }
+
+    /** A quantity's default is written with its unit, `"30 degC"`. */
+    public function default(float|string|bool|int $value): self
+    {
+        return $this->with(function (self $f) use ($value): void {
+            $f->default = $f->kind !== null && is_string($value)
+                ? Quantity::parse($value, $f->kind)?->canonical
+                : $value;
+        });
+    }
+
+    /** Strictly above zero (a rating, or anything that is divided by). */
+    public function positive(): self
+    {
+        return $this->with(function (self $f): void {
+            $f->min = 0.0;
+            $f->aboveMin = true;
+        });
+    }
+
+    public function uniqueBy(string $member): self
+    {
+        return $this->with(fn (self $f) => $f->uniqueBy = $member);
+    }
+
+    public function orFlag(string $member): self
+    {
+        return $this->with(fn (self $f) => $f->orFlag = $member);
+    }
+
+    /** What is accepted here, as a person would be told. */
+    public function accepted(): string
+    {
+        $range = $this->range();
+        $units = $this->kind === null ? '' : implode(', ', Units::of($this->kind));
+
+        return match ($this->type) {
+            FieldType::Quantity => "a number, one blank and a unit ($units)$range",
+            FieldType::Numbers => "a list of numbers, each with one blank and a unit ($units)$range",
+            FieldType::Number => "a number without a unit$range",
+            FieldType::Count => "a whole number$range",
+            FieldType::Text => "a text of at most $this->length characters",
+            FieldType::Texts => "a list of texts of at most $this->length characters",
+            FieldType::Flag => 'true or false',
+            FieldType::Word, FieldType::Choice => implode(', ', $this->options),
+            FieldType::Words, FieldType::Choices => 'a list of: ' . implode(', ', $this->options),
+            FieldType::Items => 'a list of objects',
+            FieldType::Group => 'an object',
+        };
+    }
+
+    private function range(): string
+    {
+        $unit = $this->unit === '' ? '' : " $this->unit";
+        $low = $this->told($this->min);
+        $high = $this->told($this->max);
+        if ($this->aboveMin) {
+            return $high === null ? ", above $low$unit" : ", above $low and up to $high$unit";
+        }
+
+        return match (true) {
+            $low !== null && $high !== null => ", from $low to $high$unit",
+            $low !== null => ", $low$unit or more",
+            $high !== null => ", up to $high$unit",
+            default => '',
+        };
+    }
+
+    /** A bound in the unit the range is told in, or null. */
+    public function told(?float $canonical): ?float
+    {
+        if ($canonical === null || $this->kind === null) {
+            return $canonical;
+        }
+
+        return round(Units::fromCanonical($canonical, $this->unit, $this->kind), 9);
+    }
+
+    private function between(?float $min, ?float $max, string $unit): self
+    {
+        $bound = fn (?float $b): ?float => $b === null || $this->kind === null ? $b : Units::toCanonical($b, $unit, $this->kind);
+        $this->min = $bound($min);
+        $this->max = $bound($max);
+        $this->unit = $unit;
+
+        return $this;
+    }
+
+    /** @param \Closure(self): mixed $change */
+    private function with(\Closure $change): self
+    {
+        $copy = clone $this;
+        $change($copy);
+
+        return $copy;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Gate;
+
+/** Gate 8: what is walked before anybody says "starting it now". */
+final class PrestartList extends ItemList
+{
+    public function id(): string
+    {
+        return 'list.prestart';
+    }
+
+    public static function list(): array
+    {
+        return [
+            Item::always('nobody_at_it'),
+            Item::must('shipping_out'),
+            Item::must('lugs'),
+            Item::must('wheel_free'),
+            Item::optional('belt'),
+            Item::must('arrows'),
+            Item::must('valves_open'),
+            Item::always('doors_on'),
+            Item::must('filters_in'),
+            Item::must('coil_clear'),
+            Item::must('trap_primed'),
+            Item::must('crankcase'),
+            Item::always('calls_off'),
+            Item::always('safeties'),
+            Item::always('earth'),
+            Item::must('rotation_read'),
+            Item::must('gas_tested', JobType::Rooftop, JobType::Condensing),
+        ];
+    }
+
+    protected static function cautions(): array
+    {
+        return ['lockout', 'rotating_parts', 'qualified_electrical'];
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Power;
+
+use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Field;
+use IronStart\Core\Check\Input;
+use IronStart\Core\Check\InputError;
+use IronStart\Core\Check\Missing;
+use IronStart\Core\Verdict\Finding;
+use IronStart\Core\Verdict\Judgement;
+use IronStart\Core\Verdict\Limit;
+use IronStart\Core\Verdict\Said;
+use IronStart\Core\Verdict\Status;
+use IronStart\Core\Verdict\Uncertainty;
+use IronStart\Core\Verdict\Value;
+
+/**
+ * Whether unbalance comes from the supply or from the motor, by moving every line one terminal on
+ * (direction unchanged) and reading the amps again.
+ *
+ * Before, line k feeds terminal k; after, T1 ← L3, T2 ← L1, T3 ← L2. With b and a the departures from the
+ * mean in percent by terminal and d = a − b, the supply's parts are s₁ = (d₂ − d₁)/3, s₂ = (d₃ − d₂)/3,
+ * s₃ = (d₁ − d₃)/3 and the motor's m = b − s. This solves what "which leg moved" can't, when a high and a low
+ * leg are equally far off.
+ */
+final class LegRoll implements Check
+{
+    private const BEFORE = ['before_t1', 'before_t2', 'before_t3'];
+    private const AFTER = ['after_t1', 'after_t2', 'after_t3'];
+    /** %; at or under this there is nothing to judge. */
+    private const TOO_BALANCED = 3.0;
+    /** Points by which one part must lead. */
+    private const MARGIN = 2.0;
+    private const STOP = 10.0;
+
+    public function id(): string
+    {
+        return 'power.leg_roll';
+    }
+
+    public function version(): int
+    {
+        return 1;
+    }
+
+    public function fields(): array
+    {
+        return array_map(fn (string $name): Field => Field::amps($name)->needed(), [...self::BEFORE, ...self::AFTER]);
+    }
+
+    public function contradictions(Input $in): iterable
+    {
+        foreach ([self::BEFORE, self::AFTER] as $set) {
+            if ($in->all(...$set) && max(array_map($in->number(...), $set)) === 0.0) {
+                yield InputError::at($set[0], '0 A', 'the amps of a motor that runs', 'and the other two are zero: the motor was not running');
+            }
+        }
+    }
+
+    public function judge(Input $in): Judgement
+    {
+        $cautions = ['qualified_electrical', 'arc_flash', 'lockout', 'live_rotation_swap', 'rotating_parts'];
+        if ($in->missing !== []) {
+            return new Judgement(Missing::in($in), cautions: $cautions, basis: [Finding::note('basis')]);
+        }
+        $amps = array_map($in->number(...), [...self::BEFORE, ...self::AFTER]);
+        $parts = self::parts($amps);
+        $unsure = [];
+        foreach (['before', 'after', 'lead'] as $name) {
+            $unsure[$name] = Uncertainty::sharedInstrument(fn (array $a): float => self::parts($a)[$name], $amps, Uncertainty::AMMETER);
+        }
+        $judged = ['before' => $parts['before'], 'after' => $parts['after'], 'lead' => $parts['lead']];
+        $marginal = Uncertainty::decides(function (array $j): string {
+            [$cause, $status] = self::cause($j);
+
+            return "$cause {$status->value}";
+        }, $judged, $unsure);
+        [$cause, $status] = self::cause($judged);
+        $better = $parts['after'] < $parts['before'] ? 'after' : 'before';
+        $values = [
+            'unbalance_before' => Value::of($parts['before'], '%'),
+            'unbalance_after' => Value::of($parts['after'], '%'),
+            'supply_part' => Value::of($parts['supply'], '%'),
+            'motor_part' => Value::of($parts['motor'], '%'),
+            'best_position' => Value::text($better),
+        ];
+        $findings = [Finding::of($status, $cause, ['supply' => Said::percent($parts['supply']), 'motor' => Said::percent($parts['motor']), 'before' => Said::percent($parts['before']), 'after' => Said::percent($parts['after'])])];
+        $findings[] = Finding::note($better === 'after' ? 'leave_after' : 'leave_before');
+
+        return new Judgement($findings, $values, $marginal, $cautions, [Finding::note('basis')]);
+    }
+
+    /**
+     * @param array<array-key, float> $judged
+     * @return array{0: string, 1: Status}
+     */
+    private static function cause(array $judged): array
+    {
+        if (! Limit::over($judged['before'], self::TOO_BALANCED) || ! Limit::over($judged['after'], self::TOO_BALANCED)) {
+            return ['too_balanced', Status::Open];
+        }
+        $status = Limit::over(max($judged['before'], $judged['after']), self::STOP) ? Status::Stop : Status::Watch;
+
+        return match (true) {
+            ! Limit::under($judged['lead'], self::MARGIN) => ['supply', $status],
+            ! Limit::over($judged['lead'], -self::MARGIN) => ['motor', $status],
+            default => ['mixed', $status],
+        };
+    }
+
+    /**
+     * @param list<float> $amps three before, three after
+     * @return array{before: float, after: float, supply: float, motor: float, lead: float} percent
+     */
+    private static function parts(array $amps): array
+    {
+        [$before, $after] = [ThreeLegs::of(array_slice($amps, 0, 3)), ThreeLegs::of(array_slice($amps, 3))];
+        $departures = fn (ThreeLegs $legs): array => array_map(fn (float $a): float => 100 * ($a / $legs->average - 1), $legs->all());
+        [$b, $a] = [$departures($before), $departures($after)];
+        $d = [$a[0] - $b[0], $a[1] - $b[1], $a[2] - $b[2]];
+        $s = [($d[1] - $d[0]) / 3, ($d[2] - $d[1]) / 3, ($d[0] - $d[2]) / 3];
+        $supply = max(array_map(abs(...), $s));
+        $motor = max(abs($b[0] - $s[0]), abs($b[1] - $s[1]), abs($b[2] - $s[2]));
+
+        return ['before' => $before->unbalance(), 'after' => $after->unbalance(), 'supply' => $supply, 'motor' => $motor, 'lead' => $supply - $motor];
+    }
+}

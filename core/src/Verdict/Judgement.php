@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Verdict;
+
+/** What a check decided, before anything is put in words. */
+final readonly class Judgement
+{
+    public Status $status;
+
+    /**
+     * @param list<Finding>        $findings the deciding one first among equals
+     * @param array<string, Value> $values
+     * @param list<string>         $cautions ids of the catalogue
+     * @param list<Finding>        $basis    which rule, sheet line or default decided, as notes
+     * @param array<string, mixed> $drawing  points and names for the bench, in SI
+     */
+    public function __construct(
+        public array $findings,
+        public array $values = [],
+        public bool $marginal = false,
+        public array $cautions = [],
+        public array $basis = [],
+        public array $drawing = [],
+    ) {
+        $status = Status::Clear;
+        foreach ($findings as $finding) {
+            $status = $status->worse($finding->status);
+        }
+        $this->status = $status;
+    }
+
+    /** @return list<string> the codes for the wire, each once, in the order found */
+    public function codes(): array
+    {
+        $codes = [];
+        foreach ($this->findings as $finding) {
+            if (! $finding->note) {
+                $codes[$finding->code] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($codes));
+    }
+}

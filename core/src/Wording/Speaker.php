@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Wording;
+
+use IronStart\Core\Check\Check;
+use IronStart\Core\Verdict\Finding;
+use IronStart\Core\Verdict\Judgement;
+use IronStart\Core\Verdict\Said;
+use IronStart\Core\Verdict\Verdict;
+use IronStart\Core\Verdict\Word;
+
+/**
+ * Puts a judgement into words.
+ *
+ * The headline is the first finding of the deciding status. `because` is every other finding and every
+ * finding's own reasons; `next` what each asks to be done, the gravest first; each sentence once.
+ */
+final class Speaker
+{
+    /** @var array<string, \MessageFormatter> */
+    private array $patterns = [];
+
+    public function __construct(
+        private readonly Phrases $phrases,
+        private readonly Formatter $formatter = new Formatter(),
+    ) {
+    }
+
+    /** @param 'us'|'si' $units */
+    public function verdict(Check $check, Judgement $judgement, string $units): Verdict
+    {
+        $id = $check->id();
+        $findings = self::gravestFirst($this->gatherMissing($id, $judgement->findings));
+        $headline = '';
+        $because = $next = [];
+        foreach ($findings as $i => $finding) {
+            $say = $this->phrases->say($id, $finding->phrase);
+            $params = $this->params($finding, $units);
+            $head = $this->format($say['head'], $params);
+            if ($i === 0) {
+                $headline = $head;
+            } elseif ($head !== '') {
+                $because[$head] = true;
+            }
+            foreach ($say['why'] as $why) {
+                $because[$this->format($why, $params)] = true;
+            }
+            foreach ($say['next'] as $do) {
+                $next[$this->format($do, $params)] = true;
+            }
+        }
+        $basis = [];
+        foreach ($judgement->basis as $note) {
+            $basis[$this->sentence($id, $note, $units)] = true;
+        }
+
+        return new Verdict($id, $check->version(), $judgement, $headline, self::texts($because), self::texts($next), self::texts($basis));
+    }
+
+    /**
+     * The head of one finding, by itself.
+     *
+     * @param 'us'|'si' $units
+     */
+    public function sentence(string $check, Finding $finding, string $units): string
+    {
+        return $this->format($this->phrases->say($check, $finding->phrase)['head'], $this->params($finding, $units));
+    }
+
+    /** @param array<string, string|int> $params already in words */
+    public function format(string $pattern, array $params): string
+    {
+        if (! str_contains($pattern, '{')) {
+            return $pattern;
+        }
+        $formatter = $this->patterns[$pattern] ??= new \MessageFormatter($this->phrases->language, $pattern);
+        $text = $formatter->format($params);
+
+        return $text === false ? throw new \LogicException("The pattern \"$pattern\" can't be filled: " . $formatter->getErrorMessage()) : $text;
+    }
+
+    /**
+     * Several missing readings are one sentence.
+     *
+     * @param list<Finding> $findings
+     * @return list<Finding>
+     */
+    private function gatherMissing(string $check, array $findings): array
+    {
+        $others = $labels = [];
+        foreach ($findings as $finding) {
+            $path = $finding->params['path'] ?? null;
+            if ($finding->phrase === 'missing' && is_string($path)) {
+                $labels[] = $this->label($check, $path);
+            } else {
+                $others[] = $finding;
+            }
+        }
+        if ($labels === []) {
+            return $findings;
+        }
+        $shown = array_slice(array_values(array_unique($labels)), 0, 6);
+        array_unshift($others, Finding::open('missing', ['what' => $shown, 'more' => count(array_unique($labels)) - count($shown)]));
+
+        return $others;
+    }
+
+    private function label(string $check, string $path): string
+    {
+        [$label] = $this->phrases->field($check, (string) preg_replace('/\.\d+(?=\.|$)/', '', $path));
+        if (preg_match('/\.(\d+)\./', $path, $item) === 1) {
+            $label .= ' (' . ((int) $item[1] + 1) . ')';
+        }
+
+        return mb_strtolower(mb_substr($label, 0, 1)) . mb_substr($label, 1);
+    }
+
+    /**
+     * @param list<Finding> $findings
+     * @return list<Finding>
+     */
+    private static function gravestFirst(array $findings): array
+    {
+        usort($findings, fn (Finding $a, Finding $b): int => $b->status->weight() <=> $a->status->weight());
+
+        return $findings;
+    }
+
+    /**
+     * @param 'us'|'si' $units
+     * @return array<string, string|int>
+     */
+    private function params(Finding $finding, string $units): array
+    {
+        $params = [];
+        foreach ($finding->params as $name => $value) {
+            $params[$name] = match (true) {
+                $value instanceof Said => $this->formatter->say($value, $units),
+                $value instanceof Word => $this->list(array_map(fn (string $key): string => $this->phrases->word($value->group, $key), $value->keys)),
+                is_array($value) => $this->list($value),
+                default => $value,
+            };
+        }
+
+        return $params;
+    }
+
+    /** @param list<string> $texts */
+    private function list(array $texts): string
+    {
+        if (count($texts) < 2) {
+            return $texts[0] ?? '';
+        }
+        $last = array_pop($texts);
+
+        return $this->format($this->phrases->common('lists', 'and'), ['first' => implode($this->phrases->common('lists', 'comma'), $texts), 'last' => $last]);
+    }
+
+    /**
+     * @param array<string, true> $set
+     * @return list<string>
+     */
+    private static function texts(array $set): array
+    {
+        return array_values(array_map(strval(...), array_keys($set)));
+    }
+}

@@ -18,7 +18,7 @@ final class InputReader
     /** Relative slack at the ends of a range, for bounds that are written in another unit. */
     private const SLACK = 1e-12;
 
-    /** @var list<array{0: list<int>, 1: InputError}> rank in the key list, and the error */
+    /** @var list<InputError> */
     private array $errors = [];
 
     /** @var list<string> */
@@ -36,35 +36,32 @@ final class InputReader
     public function read(mixed $raw, \Closure $contradictions): Input
     {
         $members = self::members($raw) ?? throw InputError::at('input', $raw, 'an object');
-        $input = $this->object($members, $this->fields, '', []);
+        $input = $this->object($members, $this->fields, '');
         foreach ($contradictions($input) as $error) {
-            $this->errors[] = [$this->rank($error->field), $error];
+            $this->errors[] = $error;
         }
         if ($this->errors !== []) {
-            usort($this->errors, fn (array $a, array $b): int => self::compare($a[0], $b[0]));
-            throw $this->errors[0][1];
+            usort($this->errors, fn (InputError $a, InputError $b): int => self::compare($this->rank($a->field), $this->rank($b->field)));
+            throw $this->errors[0];
         }
 
-        return $input->lacking(array_values(array_filter($this->missing, fn (string $path): bool => $path !== '')));
+        return $this->missing === [] ? $input : $input->lacking(array_values(array_filter($this->missing, fn (string $path): bool => $path !== '')));
     }
 
     /**
      * @param array<string, mixed> $members
      * @param list<Field>          $fields
-     * @param list<int>            $rank
      */
-    private function object(array $members, array $fields, string $prefix, array $rank): Input
+    private function object(array $members, array $fields, string $prefix): Input
     {
         $values = $quantities = $given = $absent = [];
-        foreach ($fields as $i => $field) {
+        foreach ($fields as $field) {
             $name = $field->name;
             $raw = $members[$name] ?? null;
             unset($members[$name]);
-            $at = $rank;
-            $at[] = $i;
-            if (self::absent($field, $raw)) {
+            if ($raw === null || self::absent($field, $raw)) {
                 if ($field->need === Need::Structural) {
-                    $this->errors[] = [$at, InputError::absent($prefix . $name, $field->accepted())];
+                    $this->errors[] = InputError::absent($prefix . $name, $field->accepted());
                 } elseif ($field->need === Need::Needed) {
                     $absent[] = [count($this->missing), $field];
                     $this->missing[] = '';
@@ -75,9 +72,9 @@ final class InputReader
                 continue;
             }
             try {
-                $value = $this->value($field, $raw, $prefix . $name, $at);
+                $value = $this->value($field, $raw, $prefix . $name);
             } catch (InputError $error) {
-                $this->errors[] = [$at, $error];
+                $this->errors[] = $error;
                 continue;
             }
             if ($value instanceof Quantity) {
@@ -91,7 +88,9 @@ final class InputReader
             $values[$name] = $value;
             $given[$name] = true;
         }
-        $this->strangers($members, $fields, $prefix, $rank);
+        if ($members !== []) {
+            $this->strangers($members, $fields, $prefix);
+        }
         $input = new Input($values, $quantities, $given, [], $prefix);
         foreach ($absent as [$slot, $field]) {
             if ($field->when === null || ($field->when)($input)) {
@@ -105,18 +104,16 @@ final class InputReader
     /**
      * @param array<string, mixed> $members
      * @param list<Field>          $fields
-     * @param list<int>            $rank
      */
-    private function strangers(array $members, array $fields, string $prefix, array $rank): void
+    private function strangers(array $members, array $fields, string $prefix): void
     {
         foreach ($members as $name => $value) {
             $known = implode(', ', array_map(fn (Field $f): string => $f->name, $fields));
-            $this->errors[] = [[...$rank, PHP_INT_MAX], InputError::unknown($prefix . $name, $value, $known)];
+            $this->errors[] = InputError::unknown($prefix . $name, $value, $known);
         }
     }
 
-    /** @param list<int> $rank */
-    private function value(Field $field, mixed $raw, string $path, array $rank): mixed
+    private function value(Field $field, mixed $raw, string $path): mixed
     {
         return match ($field->type) {
             FieldType::Quantity => $this->quantity($field, $raw, $path),
@@ -128,8 +125,8 @@ final class InputReader
             FieldType::Words, FieldType::Choices => self::each($field, $raw, $path, self::option(...)),
             FieldType::Texts => self::each($field, $raw, $path, self::text(...)),
             FieldType::Numbers => self::each($field, $raw, $path, $this->quantity(...)),
-            FieldType::Items => $this->items($field, $raw, $path, $rank),
-            FieldType::Group => $this->object(self::members($raw) ?? throw InputError::at($path, $raw, $field->accepted()), $field->fields, "$path.", $rank),
+            FieldType::Items => $this->items($field, $raw, $path),
+            FieldType::Group => $this->object(self::members($raw) ?? throw InputError::at($path, $raw, $field->accepted()), $field->fields, "$path."),
         };
     }
 
@@ -243,30 +240,26 @@ final class InputReader
         return $read;
     }
 
-    /**
-     * @param list<int> $rank
-     * @return list<Input>
-     */
-    private function items(Field $field, mixed $raw, string $path, array $rank): array
+    /** @return list<Input> */
+    private function items(Field $field, mixed $raw, string $path): array
     {
         if (! is_array($raw) || ! array_is_list($raw)) {
             throw InputError::at($path, $raw, $field->accepted());
         }
         $items = $seen = [];
         foreach ($raw as $i => $one) {
-            $at = [...$rank, $i];
             $members = self::members($one);
             if ($members === null) {
-                $this->errors[] = [$at, InputError::at("$path.$i", $one, 'an object')];
+                $this->errors[] = InputError::at("$path.$i", $one, 'an object');
                 continue;
             }
-            $items[] = $item = $this->object($members, $field->fields, "$path.$i.", $at);
+            $items[] = $item = $this->object($members, $field->fields, "$path.$i.");
             if ($field->uniqueBy === null) {
                 continue;
             }
             $name = $item->text($field->uniqueBy);
             if ($name !== '' && isset($seen[$name])) {
-                $this->errors[] = [[...$at, 0], InputError::at("$path.$i.$field->uniqueBy", $name, 'a name that is not used twice', 'stands here a second time')];
+                $this->errors[] = InputError::at("$path.$i.$field->uniqueBy", $name, 'a name that is not used twice', 'stands here a second time');
             }
             $seen[$name] = true;
         }
@@ -286,16 +279,10 @@ final class InputReader
     private static function members(mixed $raw): ?array
     {
         if ($raw instanceof \stdClass) {
-            $raw = (array) $raw;
-        } elseif (! is_array($raw) || ($raw !== [] && array_is_list($raw))) {
-            return null;
-        }
-        $members = [];
-        foreach ($raw as $name => $value) {
-            $members[(string) $name] = $value;
+            return get_object_vars($raw);
         }
 
-        return $members;
+        return is_array($raw) && ($raw === [] || ! array_is_list($raw)) ? $raw : null;
     }
 
     /** @return list<int> the place of a path in the key list */

@@ -15,6 +15,7 @@ use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
 use IronStart\Core\Verdict\Said;
+use IronStart\Core\Verdict\Status;
 use IronStart\Core\Verdict\Uncertainty;
 use IronStart\Core\Verdict\Value;
 
@@ -85,7 +86,7 @@ final class Insulation implements Check
             $values['at_40'] = Value::of($megohms * $factor, 'Mohm');
         }
         $found = fn (array $j): array => self::found($in, $j['megohms'], $factor, $previous);
-        $marginal = Uncertainty::decides(fn (array $j): string => (new Judgement($found($j)))->status->value, ['megohms' => $megohms], ['megohms' => $megohms * Uncertainty::MEGOHMMETER]);
+        $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), ['megohms' => $megohms], ['megohms' => $megohms * Uncertainty::MEGOHMMETER]);
         $findings = $found(['megohms' => $megohms]);
         if ($findings === []) {
             $findings[] = Finding::note('good', ['megohms' => Said::megohms($megohms)]);

@@ -15,6 +15,7 @@ use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
 use IronStart\Core\Verdict\Said;
+use IronStart\Core\Verdict\Status;
 use IronStart\Core\Verdict\Uncertainty;
 use IronStart\Core\Verdict\Value;
 use IronStart\Core\Verdict\Word;
@@ -85,10 +86,10 @@ final class Windings implements Check
         if (min($ohms) === 0.0) {
             return $this->judgement([self::shorted($ohms)]);
         }
-        $difference = fn (array $r): float => 100 * abs(2 * max($r) - array_sum($r)) / max($r);
+        $difference = fn (array $r): array => ['sum' => 100 * abs(2 * max($r) - array_sum($r)) / max($r)];
         $found = fn (array $j): array => Limit::over($j['sum'], self::SUM_OFF) ? [Finding::watch('sum_off', ['difference' => Said::percent($j['sum'], self::SUM_OFF)])] : [];
-        $judged = ['sum' => $difference($ohms)];
-        $marginal = self::marginal($found, $judged, ['sum' => Uncertainty::eachAlone($difference, $ohms, self::errors($in, $ohms))]);
+        $judged = $difference($ohms);
+        $marginal = self::marginal($found, $judged, Uncertainty::eachAlone($difference, $ohms, self::errors($in, $ohms)));
         $findings = $found($judged) ?: [Finding::note('sum_fits')];
 
         return $this->judgement($findings, ['sum_difference' => Value::of($judged['sum'], '%')], $marginal);
@@ -101,16 +102,13 @@ final class Windings implements Check
         if ($mean === 0.0) {
             return $this->judgement([self::shorted($ohms)], ['mean' => Value::of(0.0, 'ohm')]);
         }
-        $spread = fn (array $r): float => 100 * (max($r) - min($r)) / (array_sum($r) / 3);
-        $errors = self::errors($in, $ohms);
-        $judged = ['spread' => $spread($ohms)];
-        $unsure = ['spread' => Uncertainty::eachAlone($spread, $ohms, $errors)];
-        $values = ['mean' => Value::of($mean, 'ohm'), 'spread' => Value::of($judged['spread'], '%')];
         $expected = self::expected($in);
+        $results = fn (array $r): array => ['spread' => 100 * (max($r) - min($r)) / (array_sum($r) / 3)]
+            + ($expected === null ? [] : ['deviation' => 100 * (array_sum($r) / 3 / $expected - 1)]);
+        $judged = $results($ohms);
+        $unsure = Uncertainty::eachAlone($results, $ohms, self::errors($in, $ohms));
+        $values = ['mean' => Value::of($mean, 'ohm'), 'spread' => Value::of($judged['spread'], '%')];
         if ($expected !== null) {
-            $deviation = fn (array $r): float => 100 * (array_sum($r) / 3 / $expected - 1);
-            $judged['deviation'] = $deviation($ohms);
-            $unsure['deviation'] = Uncertainty::eachAlone($deviation, $ohms, $errors);
             $values += ['expected' => Value::of($expected, 'ohm'), 'deviation' => Value::of($judged['deviation'], '%')];
         }
         $found = fn (array $j): array => self::found($in, $ohms, $j, $expected);
@@ -201,7 +199,7 @@ final class Windings implements Check
      */
     private static function marginal(callable $found, array $judged, array $unsure): bool
     {
-        return Uncertainty::decides(fn (array $j): string => (new Judgement($found($j)))->status->value, $judged, $unsure);
+        return Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), $judged, $unsure);
     }
 
     /**

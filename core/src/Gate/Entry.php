@@ -9,6 +9,10 @@ use IronStart\Core\Verdict\Status;
 /** One recorded verdict, or what stands of several about the same subject. */
 final readonly class Entry
 {
+    /** @var list<string> */
+    private array $dangers;
+    private string $name;
+
     /** @param list<string> $codes */
     public function __construct(
         public string $check,
@@ -19,6 +23,14 @@ final readonly class Entry
         public float $at,
         public bool $suspect = false,
     ) {
+        $dangers = [];
+        foreach ($codes as $code) {
+            if (NeverOverridden::is($code, $status)) {
+                $dangers[] = $code;
+            }
+        }
+        $this->dangers = $dangers;
+        $this->name = "$check:$subject";
     }
 
     /** What it is about, without the part. */
@@ -35,7 +47,7 @@ final readonly class Entry
     /** A verdict with a code that can't be overridden is a stop, whatever it calls itself. */
     public function stops(): bool
     {
-        return $this->status === Status::Stop || $this->dangers() !== [];
+        return $this->status === Status::Stop || $this->dangers !== [];
     }
 
     public function passes(): bool
@@ -46,7 +58,7 @@ final readonly class Entry
     /** @return list<string> its codes that can never be overridden */
     public function dangers(): array
     {
-        return array_values(array_filter($this->codes, fn (string $code): bool => NeverOverridden::is($code, $this->status)));
+        return $this->dangers;
     }
 
     /** True when a code, or the first word of one, is this. */
@@ -63,6 +75,6 @@ final readonly class Entry
 
     public function name(): string
     {
-        return "$this->check:$this->subject";
+        return $this->name;
     }
 }

@@ -46,6 +46,8 @@ final class Evaluation
     private array $rows = [];
     /** @var array<int, list<Entry>> standing stops by gate, contained ones left out */
     private array $stops = [];
+    /** @var array<string, list<int>> */
+    private array $belongs = [];
     /** @var array<int, bool> a part waived, contained or deferred */
     private array $lessened = [];
 
@@ -58,7 +60,7 @@ final class Evaluation
         $this->findDisabled($first);
         $this->sortStops($first);
         $this->findOverrides();
-        $this->ledger = new Ledger($records, $given->supplyChangedAt, $this->valid[7] ?? []);
+        $this->ledger = isset($this->valid[7]) ? new Ledger($records, $given->supplyChangedAt, $this->valid[7]) : $first;
         if ($this->ledger->notLockedOut) {
             $this->codes['not_locked_out:7'] = true;
         }
@@ -80,7 +82,7 @@ final class Evaluation
     /** @return list<int> the gates an entry belongs to */
     public function gatesOf(Entry $entry): array
     {
-        return Belonging::of($entry->check, $entry->subject, $this->job->gates);
+        return $this->belongs[$entry->name()] ??= Belonging::of($entry->check, $entry->subject, $this->job->gates);
     }
 
     private function findDisabled(Ledger $ledger): void
@@ -232,8 +234,15 @@ final class Evaluation
                 $this->state[$gate] = 'asking';
             }
         }
+    }
+
+    /** Fills in what is told besides the states: conditions, codes, deciding verdicts. */
+    public function tell(): self
+    {
         $this->findConditional();
         $this->name();
+
+        return $this;
     }
 
     private function stateOf(int $gate): string
@@ -277,6 +286,9 @@ final class Evaluation
     /** @return list<Entry> stops and unproved watches of a gate that an override covers */
     private function coveredIn(int $gate): array
     {
+        if (! isset($this->valid[$gate])) {
+            return [];
+        }
         $covered = array_filter($this->ledger->standing, fn (Entry $e): bool => in_array($gate, $this->gatesOf($e), true)
             && (($e->stops() && ! $this->ledger->isMended($e) && ! $this->isContained($e)) || self::isUnproved($e))
             && $this->isCovered($e, $gate));

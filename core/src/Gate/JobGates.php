@@ -115,7 +115,7 @@ final class JobGates implements Check
         $job = Job::read($in, $raw);
         $records = array_map(fn (Entry $e): Entry => self::plain($e, $job), $raw);
         $given = self::given($in);
-        $now = new Evaluation($job, $records, $given);
+        $now = (new Evaluation($job, $records, $given))->tell();
         $codes = $now->codes;
         foreach (self::outOfOrder($job, $records, $given, $now) as $gate) {
             $codes["out_of_order:$gate"] = true;

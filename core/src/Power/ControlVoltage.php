@@ -72,16 +72,16 @@ final class ControlVoltage implements Check
         $judged = ['secondary' => $secondary];
         $unsure = ['secondary' => $secondary * Uncertainty::VOLTMETER];
         if ($measured !== null) {
-            $difference = fn (array $v): float => 100 * ($v[1] - $nominal * $v[0] / $tap) / ($nominal * $v[0] / $tap);
-            $judged['difference'] = $difference([$supply, $measured]);
-            $unsure['difference'] = Uncertainty::sharedInstrument($difference, [$supply, $measured], Uncertainty::VOLTMETER);
+            $difference = fn (array $v): array => ['difference' => 100 * ($v[1] - $nominal * $v[0] / $tap) / ($nominal * $v[0] / $tap)];
+            $judged += $difference([$supply, $measured]);
+            $unsure += Uncertainty::sharedInstrument($difference, [$supply, $measured], Uncertainty::VOLTMETER);
             $values['difference'] = Value::of($judged['difference'], '%');
         }
         $wrongTap = $right === $tap ? [] : [Finding::watch('wrong_tap', [
             'tap' => Said::volts($tap), 'right' => Said::volts($right), 'gives' => Said::volts($nominal * $supply / $right), 'supply' => Said::volts($supply),
         ])];
         $found = fn (array $j): array => [...self::band($j['secondary'], $nominal), ...$wrongTap, ...self::difference($j['difference'] ?? 0.0, $secondary, $expected)];
-        $marginal = Uncertainty::decides(fn (array $j): string => (new Judgement($found($j)))->status->value, $judged, $unsure);
+        $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), $judged, $unsure);
         $findings = $found($judged);
         if ($findings === []) {
             $findings[] = Finding::note($measured === null ? 'right_expected' : 'right_measured', ['secondary' => Said::volts($secondary), 'tap' => Said::volts($tap)]);

@@ -68,16 +68,13 @@ final class LegRoll implements Check
         }
         $amps = array_map($in->number(...), [...self::BEFORE, ...self::AFTER]);
         $parts = self::parts($amps);
-        $unsure = [];
-        foreach (['before', 'after', 'lead'] as $name) {
-            $unsure[$name] = Uncertainty::sharedInstrument(fn (array $a): float => self::parts($a)[$name], $amps, Uncertainty::AMMETER);
-        }
+        $unsure = Uncertainty::sharedInstrument(self::parts(...), $amps, Uncertainty::AMMETER);
         $judged = ['before' => $parts['before'], 'after' => $parts['after'], 'lead' => $parts['lead']];
         $marginal = Uncertainty::decides(function (array $j): string {
             [$cause, $status] = self::cause($j);
 
             return "$cause {$status->value}";
-        }, $judged, $unsure);
+        }, $judged, array_intersect_key($unsure, $judged));
         [$cause, $status] = self::cause($judged);
         $better = $parts['after'] < $parts['before'] ? 'after' : 'before';
         $values = [

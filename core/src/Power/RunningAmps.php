@@ -95,19 +95,22 @@ final class RunningAmps implements Check
             $plate = self::plate($load);
             $average = array_sum($legs) / count($legs);
             $values["loads.$i.average"] = Value::of($average, 'A');
-            $unbalance = count($legs) === 3 && $average > 0 ? ThreeLegs::of($legs)->unbalance() : null;
-            if (! is_string($plate)) {
-                $values["loads.$i.plate"] = Value::of($plate, 'A');
-                $values["loads.$i.ratio"] = Value::of($average / $plate, '');
-                $judged["ratio.$i"] = $average / $plate;
-                $unsure["ratio.$i"] = Uncertainty::sharedInstrument(fn (array $v): float => array_sum($v) / count($v) / $plate, $legs, Uncertainty::AMMETER);
-            } else {
+            $results = function (array $v) use ($plate, $i): array {
+                $average = array_sum($v) / count($v);
+
+                return (is_string($plate) ? [] : ["ratio.$i" => $average / $plate])
+                    + (count($v) === 3 && $average > 0 ? ["unbalance.$i" => ThreeLegs::of($v)->unbalance()] : []);
+            };
+            $judged += $results($legs);
+            $unsure += Uncertainty::sharedInstrument($results, $legs, Uncertainty::AMMETER);
+            if (is_string($plate)) {
                 $findings[] = Missing::at($plate);
+            } else {
+                $values["loads.$i.plate"] = Value::of($plate, 'A');
+                $values["loads.$i.ratio"] = Value::of($judged["ratio.$i"], '');
             }
-            if ($unbalance !== null) {
-                $values["loads.$i.unbalance"] = Value::of($unbalance, '%');
-                $judged["unbalance.$i"] = $unbalance;
-                $unsure["unbalance.$i"] = Uncertainty::sharedInstrument(fn (array $v): float => ThreeLegs::of($v)->unbalance(), $legs, Uncertainty::AMMETER);
+            if (isset($judged["unbalance.$i"])) {
+                $values["loads.$i.unbalance"] = Value::of($judged["unbalance.$i"], '%');
             }
             $plates[$i] = is_string($plate) ? null : $plate;
         }
@@ -115,7 +118,7 @@ final class RunningAmps implements Check
             $findings[] = Finding::open('doors_off');
         }
         $found = fn (array $j): array => [...$findings, ...self::found($in, $j, $plates)];
-        $marginal = Uncertainty::decides(fn (array $j): string => (new Judgement($found($j)))->status->value, $judged, $unsure);
+        $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), $judged, $unsure);
         $findings = $found($judged);
         if ($findings === []) {
             $findings = self::allWell($in, $judged);

@@ -13,6 +13,7 @@ use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
 use IronStart\Core\Verdict\Said;
+use IronStart\Core\Verdict\Status;
 use IronStart\Core\Verdict\Uncertainty;
 use IronStart\Core\Verdict\Value;
 use IronStart\Core\Verdict\Word;
@@ -78,9 +79,8 @@ final class Voltage implements Check
             return $this->judgement([Finding::stop('no_supply')], $values, false, $in);
         }
         $limit = $in->number('unbalance_limit');
-        $judged = ['ab' => $legs->first, 'bc' => $legs->second, 'ca' => $legs->third, 'unbalance' => $legs->unbalance()];
+        $judged = ['ab' => $legs->first, 'bc' => $legs->second, 'ca' => $legs->third];
         $unsure = ['ab' => $legs->first * Uncertainty::VOLTMETER, 'bc' => $legs->second * Uncertainty::VOLTMETER, 'ca' => $legs->third * Uncertainty::VOLTMETER];
-        $unsure['unbalance'] = Uncertainty::sharedInstrument(fn (array $v): float => ThreeLegs::of($v)->unbalance(), $legs->all(), Uncertainty::VOLTMETER);
         $values += [
             'unbalance' => Value::of($legs->unbalance(), '%'),
             'heating_rise' => Value::of(2 * $legs->unbalance() ** 2, '%'),
@@ -88,15 +88,20 @@ final class Voltage implements Check
             'worst_leg' => Value::text(self::PAIRS[$legs->worst]),
         ];
         $still = $in->maybe('no_load_average');
-        if ($still !== null && (! $in->given('loaded') || $in->flag('loaded'))) {
-            $sag = fn (array $v): float => 100 * ($v[3] - ($v[0] + $v[1] + $v[2]) / 3) / $v[3];
-            $readings = [...$legs->all(), $still];
-            $judged['sag'] = $sag($readings);
-            $unsure['sag'] = Uncertainty::sharedInstrument($sag, $readings, Uncertainty::VOLTMETER);
+        $sag = $still !== null && (! $in->given('loaded') || $in->flag('loaded'));
+        $results = function (array $v): array {
+            $legs = new ThreeLegs($v[0], $v[1], $v[2]);
+
+            return ['unbalance' => $legs->unbalance()] + (isset($v[3]) ? ['sag' => 100 * ($v[3] - $legs->average) / $v[3]] : []);
+        };
+        $readings = $sag ? [...$legs->all(), $still] : $legs->all();
+        $judged += $results($readings);
+        $unsure += Uncertainty::sharedInstrument($results, $readings, Uncertainty::VOLTMETER);
+        if ($sag) {
             $values['sag'] = Value::of($judged['sag'], '%');
         }
         $found = fn (array $judged): array => self::findings($judged, $low, $high, $limit, self::PAIRS[$legs->worst]);
-        $marginal = Uncertainty::decides(fn (array $j): string => (new Judgement($found($j)))->status->value, $judged, $unsure);
+        $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), $judged, $unsure);
         $findings = $found($judged);
         if ($findings === []) {
             $findings[] = Finding::note('fit', ['average' => Said::volts($legs->average), 'unbalance' => Said::percent($legs->unbalance())]);

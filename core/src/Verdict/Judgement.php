@@ -24,11 +24,18 @@ final readonly class Judgement
         public array $basis = [],
         public array $drawing = [],
     ) {
+        $this->status = self::worst($findings);
+    }
+
+    /** @param list<Finding> $findings */
+    public static function worst(array $findings): Status
+    {
         $status = Status::Clear;
         foreach ($findings as $finding) {
             $status = $status->worse($finding->status);
         }
-        $this->status = $status;
+
+        return $status;
     }
 
     /** @return list<string> the codes for the wire, each once, in the order found */

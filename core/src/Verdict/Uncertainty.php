@@ -22,58 +22,63 @@ final class Uncertainty
     private const ALONE = 0.30;
 
     /**
-     * @param callable(list<float>): float $result
+     * @template K of array-key
+     * @param callable(list<float>): array<K, float> $results
      * @param list<float> $readings of one instrument
      * @param float $accuracy share of a reading, > 0
-     * @return float root-sum-square of the partial changes, each the larger of the move up and the move down
+     * @return array<K, float> for each result the root-sum-square of its partial changes, each the larger of
+     *     the move up and the move down
      */
-    public static function sharedInstrument(callable $result, array $readings, float $accuracy): float
+    public static function sharedInstrument(callable $results, array $readings, float $accuracy): array
     {
-        $all = self::TOGETHER * $accuracy;
-        $sum = self::change($result, $readings, array_map(fn (float $r): float => $r * $all, $readings)) ** 2;
+        $moves = [[]];
         foreach ($readings as $i => $reading) {
-            $move = array_fill(0, count($readings), 0.0);
-            $move[$i] = $reading * self::ALONE * $accuracy;
-            $sum += self::change($result, $readings, $move) ** 2;
+            $moves[0][$i] = $reading * self::TOGETHER * $accuracy;
+            $moves[] = [$i => $reading * self::ALONE * $accuracy];
         }
 
-        return sqrt($sum);
+        return self::rootSumSquare($results, $readings, $moves);
     }
 
     /**
      * Readings of which each has an error of its own (an ohmmeter's last digit, a lead put on anew).
      *
-     * @param callable(list<float>): float $result
+     * @template K of array-key
+     * @param callable(list<float>): array<K, float> $results
      * @param list<float> $readings
      * @param list<float> $errors in the readings' unit
+     * @return array<K, float>
      */
-    public static function eachAlone(callable $result, array $readings, array $errors): float
+    public static function eachAlone(callable $results, array $readings, array $errors): array
     {
-        $sum = 0.0;
-        foreach ($errors as $i => $error) {
-            $move = array_fill(0, count($readings), 0.0);
-            $move[$i] = $error;
-            $sum += self::change($result, $readings, $move) ** 2;
-        }
-
-        return sqrt($sum);
+        return self::rootSumSquare($results, $readings, array_map(fn (int $i): array => [$i => $errors[$i]], array_keys($errors)));
     }
 
     /**
-     * @param callable(list<float>): float $result
+     * @template K of array-key
+     * @param callable(list<float>): array<K, float> $results
      * @param list<float> $readings
-     * @param list<float> $move
+     * @param list<array<int, float>> $moves which readings move together, and by how much
+     * @return array<K, float>
      */
-    private static function change(callable $result, array $readings, array $move): float
+    private static function rootSumSquare(callable $results, array $readings, array $moves): array
     {
-        $at = $result($readings);
-        $up = $down = $readings;
-        foreach ($move as $i => $by) {
-            $up[$i] += $by;
-            $down[$i] -= $by;
+        $at = $results($readings);
+        $sums = array_map(fn (): float => 0.0, $at);
+        foreach ($moves as $move) {
+            $up = $down = $readings;
+            foreach ($move as $i => $by) {
+                $up[$i] += $by;
+                $down[$i] -= $by;
+            }
+            $above = $results($up);
+            $below = $results($down);
+            foreach ($at as $name => $value) {
+                $sums[$name] += max(abs($above[$name] - $value), abs($below[$name] - $value)) ** 2;
+            }
         }
 
-        return max(abs($result($up) - $at), abs($result($down) - $at));
+        return array_map(sqrt(...), $sums);
     }
 
     /**

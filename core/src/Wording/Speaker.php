@@ -123,6 +123,9 @@ final class Speaker
      */
     private static function gravestFirst(array $findings): array
     {
+        if (count($findings) < 2) {
+            return $findings;
+        }
         usort($findings, fn (Finding $a, Finding $b): int => $b->status->weight() <=> $a->status->weight());
 
         return $findings;

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Problems\Problem;
+use App\Models\Entry;
+use App\Models\Machine;
+use App\Models\RecordedVerdict;
+use App\Queries\Standings;
+use App\Support\Stamp;
+use Illuminate\Database\ConnectionInterface;
+use IronStart\Core\Check\Bench;
+use IronStart\Core\Check\Input;
+use IronStart\Core\Gate\Order;
+use IronStart\Core\Quantity\Units;
+use IronStart\Core\Verdict\Finding;
+use IronStart\Core\Verdict\Verdict;
+
+/** Records a check on a machine: every reading as it was read, the verdict, and what it opens. */
+final class RecordCheck
+{
+    public function __construct(
+        private readonly Bench $bench,
+        private readonly Tape $tape,
+        private readonly Standings $standings,
+        private readonly FillChecked $fillChecked,
+        private readonly OpenPutBack $openPutBack,
+        private readonly ConnectionInterface $db,
+    ) {
+    }
+
+    /**
+     * @param 'us'|'si' $units of the person who reads the words
+     * @throws Problem
+     * @throws \IronStart\Core\Check\InputError
+     */
+    public function record(Machine $machine, Stamp $stamp, RecordedInput $given, string $units): Entry
+    {
+        if ($given->check === 'job.gates') {
+            throw Problem::notFound();
+        }
+
+        return $this->tape->holding($machine, function (Machine $locked) use ($machine, $stamp, $given, $units): Entry {
+            $raw = $given->check === 'power.rotation' ? $this->fillChecked->in($given->raw, $machine->id) : $given->raw;
+            $input = $this->bench->input($given->check, $raw);
+            $verdict = $this->bench->judgeInput($given->check, $input, $units);
+            $locked->setRelation('job', $machine->job);
+            $shut = $this->standings->ofOne($locked)->gates->judgement->values['shut']->value;
+            $entry = $this->tape->append($locked, 'check', $stamp, [
+                'supersedes' => $given->supersedes,
+                'reason' => $given->reason,
+                'out_of_order' => Order::missing($given->check, $given->subject, is_array($shut) ? array_values(array_map(intval(...), $shut)) : []),
+            ]);
+            $this->keepVerdict($entry, $given, $raw, $verdict, $units);
+            $this->keepReadings($entry, $given, $input);
+            if ($given->check === 'power.lockout' && $verdict->judgement->status->value === 'clear') {
+                $this->openPutBack->forLock($entry, $stamp, $input->text('lock_id'), $input->text('tag_name'));
+            }
+
+            return $entry;
+        });
+    }
+
+    private function keepVerdict(Entry $entry, RecordedInput $given, mixed $raw, Verdict $verdict, string $units): void
+    {
+        $said = $verdict->toArray();
+        RecordedVerdict::query()->create([
+            'machine_id' => $entry->machine_id,
+            'entry_id' => $entry->id,
+            'at' => $entry->at,
+            'check' => $given->check,
+            'check_version' => $verdict->version,
+            'subject' => $given->subject,
+            'status' => $verdict->judgement->status->value,
+            'marginal' => $verdict->judgement->marginal,
+            'codes' => $verdict->judgement->codes(),
+            'units' => $units,
+            'input' => $raw,
+            'findings' => array_map(fn (Finding $f): array => ['code' => $f->code, 'status' => $f->status->value, 'phrase' => $f->phrase], $verdict->judgement->findings),
+            'said' => $said,
+        ]);
+    }
+
+    private function keepReadings(Entry $entry, RecordedInput $given, Input $input): void
+    {
+        $rows = [];
+        foreach ($input->readings() as $path => $read) {
+            $rows[] = [
+                'company_id' => $entry->getAttribute('company_id'),
+                'machine_id' => $entry->machine_id,
+                'entry_id' => $entry->id,
+                'at' => $entry->at,
+                'recorded_at' => $entry->recorded_at,
+                'device_at' => $entry->device_at,
+                'user_id' => $entry->user_id,
+                'instrument_id' => $given->instrumentId,
+                'check' => $given->check,
+                'path' => $path,
+                'kind' => $read->kind->value,
+                'value_read' => $read->value,
+                'unit_read' => $read->unit,
+                'value' => $read->canonical,
+                'unit' => Units::canonical($read->kind),
+            ];
+        }
+        if ($rows !== []) {
+            $this->db->table('readings')->insert($rows);
+        }
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\AddNote;
+use App\Actions\ClosePutBack;
+use App\Actions\MarkSuspect;
+use App\Actions\PressStart;
+use App\Actions\RecordCheck;
+use App\Actions\RecordedInput;
+use App\Http\Problems\Problem;
+use App\Http\Schema\MachineView;
+use App\Http\Schema\ProblemView;
+use App\Http\Schema\RecordedView;
+use App\Models\Entry;
+use App\Models\Instrument;
+use App\Models\Machine;
+use App\Models\PutBack;
+use App\Models\User;
+use App\Queries\MachineScreen;
+use App\Support\DeviceHeaders;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+#[OA\Parameter(parameter: 'machine', name: 'machine', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+#[OA\Parameter(parameter: 'key', name: 'Idempotency-Key', in: 'header', required: true, schema: new OA\Schema(type: 'string'))]
+final class MachineController
+{
+    private const TEXT = 500;
+    private const NOTE = 2000;
+
+    public function __construct(private readonly MachineScreen $screen)
+    {
+    }
+
+    #[OA\Get(path: '/api/v1/machines/{machine}', operationId: 'machine', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'All the screen needs', content: new OA\JsonContent(ref: MachineView::class)), new OA\Response(response: 404, description: 'Not to be found', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function show(Machine $machine, #[CurrentUser] User $person): JsonResponse
+    {
+        return Reply::with($this->screen->of($machine, $person));
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/checks/{check}', operationId: 'record', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'check', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(properties: [new OA\Property(property: 'subject', type: 'string'), new OA\Property(property: 'input', type: 'object', additionalProperties: true), new OA\Property(property: 'instrument', type: 'integer', nullable: true), new OA\Property(property: 'supersedes', type: 'integer', nullable: true), new OA\Property(property: 'reason', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Recorded', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 422, description: 'A value that can\'t be taken', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function record(Request $request, Machine $machine, string $check, #[CurrentUser] User $person, RecordCheck $action): JsonResponse
+    {
+        $body = Body::object($request);
+        $subject = trim(Body::optionalText($body, 'subject', 120));
+        $given = new RecordedInput(
+            $check,
+            $subject === '' ? 'machine' : $subject,
+            $body->input ?? new \stdClass(),
+            self::instrument($body),
+            Body::whole($body, 'supersedes', 1, max(1, $machine->last_at)),
+            Body::optionalText($body, 'reason', self::TEXT),
+        );
+        $machine->loadMissing('job');
+
+        return $this->recorded($machine, $action->record($machine, DeviceHeaders::stamp($request), $given, $person->units), $person);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/starts', operationId: 'start', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], responses: [new OA\Response(response: 201, description: 'Starting it now', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 409, description: 'Run is shut', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function start(Request $request, Machine $machine, #[CurrentUser] User $person, PressStart $action): JsonResponse
+    {
+        $machine->loadMissing('job');
+
+        return $this->recorded($machine, $action->press($machine, DeviceHeaders::stamp($request)), $person);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/notes', operationId: 'note', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['text'], properties: [new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'gate', type: 'integer', nullable: true)])), responses: [new OA\Response(response: 201, description: 'Noted', content: new OA\JsonContent(ref: RecordedView::class))])]
+    public function note(Request $request, Machine $machine, #[CurrentUser] User $person, AddNote $action): JsonResponse
+    {
+        $gate = Body::whole(Body::object($request), 'gate', 1, 12);
+
+        return $this->recorded($machine, $action->add($machine, DeviceHeaders::stamp($request), $gate, Body::text($request, 'text', self::NOTE)), $person);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/suspects', operationId: 'doubt', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['at', 'reason'], properties: [new OA\Property(property: 'at', type: 'integer'), new OA\Property(property: 'reason', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Doubted', content: new OA\JsonContent(ref: RecordedView::class))])]
+    public function suspect(Request $request, Machine $machine, #[CurrentUser] User $person, MarkSuspect $action): JsonResponse
+    {
+        $at = Body::whole(Body::object($request), 'at', 1, PHP_INT_MAX) ?? throw Problem::field('at', null, 'the place of a reading on this machine\'s tape');
+
+        return $this->recorded($machine, $action->mark($machine, $at, DeviceHeaders::stamp($request), Body::text($request, 'reason', self::TEXT)), $person);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/put-back/{putBack}/close', operationId: 'closePutBack', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'putBack', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['word'], properties: [new OA\Property(property: 'word', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Closed', content: new OA\JsonContent(ref: RecordedView::class))])]
+    public function closePutBack(Request $request, Machine $machine, PutBack $putBack, #[CurrentUser] User $person, ClosePutBack $action): JsonResponse
+    {
+        if ($putBack->machine_id !== $machine->id) {
+            throw Problem::notFound();
+        }
+
+        return $this->recorded($machine, $action->close($machine, $putBack, DeviceHeaders::stamp($request), Body::text($request, 'word', self::TEXT)), $person);
+    }
+
+    private function recorded(Machine $machine, Entry $entry, User $person): JsonResponse
+    {
+        $machine->last_at = $entry->at;
+        $putBack = PutBack::query()->where('entry_id', $entry->id)->value('id');
+
+        return Reply::with(new RecordedView($entry->at, is_int($putBack) ? $putBack : null, $this->screen->of($machine, $person)), 201);
+    }
+
+    private static function instrument(\stdClass $body): ?int
+    {
+        $id = Body::whole($body, 'instrument', 1, PHP_INT_MAX);
+        if ($id !== null && ! Instrument::query()->whereKey($id)->exists()) {
+            throw Problem::field('instrument', $id, 'one of the company\'s instruments');
+        }
+
+        return $id;
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Schema\RecordView;
+use App\Models\Machine;
+use App\Models\User;
+use App\Queries\RecordSheet;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class RecordController
+{
+    public function __construct(private readonly RecordSheet $sheet)
+    {
+    }
+
+    #[OA\Get(path: '/api/v1/machines/{machine}/record', operationId: 'recordSheet', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The record', content: new OA\JsonContent(ref: RecordView::class))])]
+    public function show(Machine $machine, #[CurrentUser] User $person): JsonResponse
+    {
+        return Reply::with($this->sheet->of($machine, $person));
+    }
+
+    /** The same as a file to keep. */
+    #[OA\Get(path: '/api/v1/machines/{machine}/record.json', operationId: 'recordFile', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The record as a file', content: new OA\JsonContent(ref: RecordView::class))])]
+    public function file(Machine $machine, #[CurrentUser] User $person): JsonResponse
+    {
+        $name = (string) preg_replace('/[^A-Za-z0-9-]+/', '-', "record-$machine->name-$machine->serial");
+        $answer = Reply::with($this->sheet->of($machine, $person));
+        $answer->setEncodingOptions($answer->getEncodingOptions() | JSON_PRETTY_PRINT);
+
+        return $answer->header('Content-Disposition', "attachment; filename=\"$name.json\"");
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Problems;
+
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\QueryException;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Session\TokenMismatchException;
+use IronStart\Core\Check\InputError;
+use IronStart\Core\Check\UnknownCheck;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+
+/** Turns whatever goes wrong behind /api into a problem document. */
+final class Problems
+{
+    private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR;
+
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontReport([Problem::class, InputError::class, UnknownCheck::class]);
+        $exceptions->render(function (\Throwable $error, Request $request): ?JsonResponse {
+            if (! $request->is('api/*')) {
+                return null;
+            }
+            $problem = self::of($error);
+
+            return new JsonResponse($problem->toArray(), $problem->status, ['Content-Type' => 'application/problem+json'], self::JSON);
+        });
+    }
+
+    private static function of(\Throwable $error): Problem
+    {
+        return match (true) {
+            $error instanceof Problem => $error,
+            $error instanceof InputError => Problem::badInput($error),
+            $error instanceof UnknownCheck, $error instanceof ModelNotFoundException => Problem::notFound(),
+            $error instanceof AuthenticationException => Problem::notSignedIn(),
+            $error instanceof TokenMismatchException => Problem::staleSession(),
+            $error instanceof QueryException, $error instanceof \PDOException => self::database($error),
+            $error instanceof HttpExceptionInterface => match ($error->getStatusCode()) {
+                404 => Problem::notFound(),
+                419 => Problem::staleSession(),
+                default => Problem::other($error->getStatusCode(), $error->getMessage() ?: 'This can\'t be done here.'),
+            },
+            default => Problem::broken(),
+        };
+    }
+
+    /** A server that is away is told apart from a query that is wrong. */
+    private static function database(\PDOException $error): Problem
+    {
+        $state = (string) $error->getCode();
+        $away = str_starts_with($state, '08') || str_starts_with($state, '57P') || in_array($state, ['7', 'HY000'], true);
+
+        return $away ? Problem::away() : Problem::broken();
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Schema;
+
+use OpenApi\Attributes as OA;
+
+/** The record of a machine: twelve answers, then the evidence. */
+#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'putBack', 'evidence', 'people', 'readings', 'verdicts'])]
+final readonly class RecordView
+{
+    /**
+     * @param list<GateView> $answers
+     * @param list<PutBackView> $putBack
+     * @param list<TapeEntry> $evidence
+     * @param list<string> $people
+     */
+    public function __construct(
+        #[OA\Property()]
+        public string $company,
+        #[OA\Property()]
+        public string $site,
+        #[OA\Property()]
+        public string $address,
+        #[OA\Property()]
+        public string $job,
+        #[OA\Property()]
+        public string $machine,
+        #[OA\Property()]
+        public string $summary,
+        #[OA\Property()]
+        public string $serial,
+        #[OA\Property()]
+        public string $model,
+        #[OA\Property()]
+        public string $history,
+        #[OA\Property()]
+        public string $madeAt,
+        #[OA\Property()]
+        public string $status,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: GateView::class))]
+        public array $answers,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PutBackView::class))]
+        public array $putBack,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TapeEntry::class))]
+        public array $evidence,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $people,
+        #[OA\Property()]
+        public int $readings,
+        #[OA\Property()]
+        public int $verdicts,
+    ) {
+    }
+}

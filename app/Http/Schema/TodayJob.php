@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Schema;
+
+use OpenApi\Attributes as OA;
+
+/** A job on the day's board. */
+#[OA\Schema(required: ['id', 'site', 'title', 'when', 'machines'])]
+final readonly class TodayJob
+{
+    /**
+     * @param list<TodayMachine> $machines
+     */
+    public function __construct(
+        #[OA\Property()]
+        public int $id,
+        #[OA\Property()]
+        public string $site,
+        #[OA\Property()]
+        public string $title,
+        #[OA\Property()]
+        public string $when,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TodayMachine::class))]
+        public array $machines,
+    ) {
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $id
+ * @property string $name
+ * @property string $units
+ * @property string $time_zone
+ * @property bool $is_demo
+ */
+final class Company extends Model
+{
+    protected $fillable = ['name', 'units', 'time_zone', 'is_demo'];
+
+    protected $casts = ['is_demo' => 'bool'];
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/**
+ * One line of a machine's tape, in the machine's own count.
+ *
+ * @property int $id
+ * @property int $machine_id
+ * @property int $at
+ * @property string $kind
+ * @property int $user_id
+ * @property \Carbon\CarbonImmutable $device_at
+ * @property \Carbon\CarbonImmutable $recorded_at
+ * @property int|null $supersedes
+ * @property list<int> $out_of_order
+ * @property string $reason
+ */
+final class Entry extends OfCompany
+{
+    protected $table = 'entries';
+
+    protected $fillable = ['machine_id', 'at', 'kind', 'user_id', 'device_id', 'device_at', 'recorded_at', 'supersedes', 'out_of_order', 'reason'];
+
+    public $timestamps = false;
+
+    protected $casts = ['device_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime', 'out_of_order' => 'array'];
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/**
+ * @property int $id
+ * @property string $name
+ * @property string $address
+ * @property float $altitude_m
+ * @property array<string, string> $safety
+ */
+final class Site extends OfCompany
+{
+    protected $table = 'sites';
+
+    protected $fillable = ['name', 'address', 'altitude_m', 'safety'];
+
+    protected $casts = ['safety' => 'array', 'altitude_m' => 'float'];
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Support\Role;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * A person. Not narrowed to the current company, since signing in comes before it is known.
+ *
+ * @property int $id
+ * @property int $company_id
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ * @property Role $role
+ * @property 'us'|'si' $units
+ * @property string $theme
+ * @property array<string, string> $field_units
+ * @property-read Company $company
+ */
+final class User extends Authenticatable
+{
+    protected $fillable = ['company_id', 'name', 'email', 'password', 'role', 'units', 'theme', 'field_units'];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'field_units' => 'array'];
+
+    /** @return BelongsTo<Company, $this> */
+    public function company(): BelongsTo
+    {
+        return $this->belongsTo(Company::class);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models\Machine;
+use App\Models\User;
+use App\Support\CurrentCompany;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\ServiceProvider;
+use IronStart\Core\Check\Bench;
+use IronStart\Core\Check\Registry;
+use IronStart\Core\Wording\GateSpeaker;
+use IronStart\Core\Wording\Phrases;
+use IronStart\Core\Wording\Speaker;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->scoped(CurrentCompany::class);
+        $this->app->singleton(Phrases::class, fn (): Phrases => Phrases::shipped());
+        $this->app->singleton(Speaker::class, fn (): Speaker => new Speaker($this->app->make(Phrases::class)));
+        $this->app->singleton(Bench::class, fn (): Bench => new Bench(new Registry(), $this->app->make(Speaker::class)));
+        $this->app->singleton(GateSpeaker::class, fn (): GateSpeaker => new GateSpeaker($this->app->make(Phrases::class)));
+    }
+
+    public function boot(): void
+    {
+        Model::preventLazyLoading();
+        Model::preventSilentlyDiscardingAttributes();
+        // A machine of a job one is not on, or of another company, is not to be found.
+        Route::bind('machine', function (string $id): Machine {
+            $person = request()->user();
+
+            return Machine::query()->whereKey((int) $id)->when(
+                $person instanceof User && ! $person->role->may('see_all_jobs'),
+                fn ($query) => $query->whereHas('job.people', fn ($people) => $people->whereKey($person?->getKey())),
+            )->firstOrFail();
+        });
+    }
+}

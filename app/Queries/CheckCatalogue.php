@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Http\Schema\ChecksView;
+use App\Http\Schema\CheckView;
+use App\Http\Schema\FieldView;
+use App\Http\Schema\GateName;
+use App\Http\Schema\ItemView;
+use IronStart\Core\Check\Bench;
+use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Field;
+use IronStart\Core\Gate\Item;
+use IronStart\Core\Gate\ItemList;
+use IronStart\Core\Gate\JobType;
+use IronStart\Core\Quantity\Units;
+use IronStart\Core\Verdict\Caution;
+use IronStart\Core\Wording\Phrases;
+
+/** Describes the checks from their classes: what the benches, the API and the Pocket are drawn from. */
+final class CheckCatalogue
+{
+    public function __construct(private readonly Bench $bench, private readonly Phrases $phrases)
+    {
+    }
+
+    public function all(): ChecksView
+    {
+        return new ChecksView(
+            array_map(fn (string $id): CheckView => $this->check($this->bench->registry->get($id)), $this->bench->registry->ids()),
+            (object) array_combine(Caution::ALL, array_map($this->phrases->caution(...), Caution::ALL)),
+            array_map(fn (int $gate): GateName => new GateName($gate, $this->phrases->common('gate_names', (string) $gate), $this->phrases->common('gates', (string) $gate)), range(1, 12)),
+        );
+    }
+
+    private function check(Check $check): CheckView
+    {
+        return new CheckView(
+            $check->id(),
+            $this->phrases->question($check->id()),
+            $this->phrases->short($check->id()),
+            $check->version(),
+            array_map(fn (Field $f): FieldView => $this->field($check->id(), $f, ''), $check->fields()),
+            $check instanceof ItemList ? array_map(fn (Item $i): ItemView => $this->item($check->id(), $i), $check::list()) : [],
+        );
+    }
+
+    private function field(string $check, Field $field, string $prefix): FieldView
+    {
+        [$label, $help] = $this->phrases->field($check, $prefix . $field->name);
+
+        return new FieldView(
+            $field->name,
+            $field->type->value,
+            $field->need->value,
+            $label,
+            $help,
+            $field->kind->value ?? '',
+            $field->kind === null ? [] : Units::of($field->kind),
+            $field->told($field->min),
+            $field->told($field->max),
+            $field->unit,
+            $field->options,
+            array_map(fn (Field $f): FieldView => $this->field($check, $f, "$prefix$field->name."), $field->fields),
+            $field->accepted(),
+        );
+    }
+
+    private function item(string $check, Item $item): ItemView
+    {
+        [$text] = $this->phrases->field($check, "items.$item->id");
+
+        return new ItemView($item->id, $text, $item->must, $item->always, $item->types === null ? null : array_map(fn (JobType $t): string => $t->value, $item->types));
+    }
+}

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Http\Schema\PutBackView;
+use App\Http\Schema\ReadingView;
+use App\Http\Schema\TapeEntry;
+use App\Models\Entry;
+use App\Models\Machine;
+use App\Models\PutBack;
+use App\Models\SuspectMark;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\ConnectionInterface;
+use Illuminate\Support\Collection;
+use IronStart\Core\Wording\Phrases;
+
+/** Reads a machine's tape, newest first, and its put-back list. */
+final class TapeReader
+{
+    public function __construct(private readonly ConnectionInterface $db, private readonly Phrases $phrases)
+    {
+    }
+
+    /** @return Collection<int, \stdClass> entries with their verdict or note, rising */
+    public function rows(int $machineId): Collection
+    {
+        $same = fn (string $table) => fn ($join) => $join->on("$table.company_id", '=', 'entries.company_id')->on("$table.machine_id", '=', 'entries.machine_id')->on("$table.at", '=', 'entries.at');
+
+        return Entry::query()->where('entries.machine_id', $machineId)
+            ->join('users', 'users.id', '=', 'entries.user_id')
+            ->leftJoin('verdicts', $same('verdicts'))
+            ->leftJoin('notes', $same('notes'))
+            ->leftJoin('put_back_closings', $same('put_back_closings'))
+            ->leftJoin('put_backs', fn ($join) => $join->on('put_backs.company_id', '=', 'put_back_closings.company_id')->on('put_backs.id', '=', 'put_back_closings.put_back_id'))
+            ->orderBy('entries.at')
+            ->toBase()
+            ->get(['entries.at', 'entries.kind', 'entries.user_id', 'users.name as who', 'entries.device_at', 'entries.recorded_at', 'entries.supersedes', 'entries.out_of_order', 'entries.reason',
+                'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.marginal', 'verdicts.codes', 'verdicts.input', 'verdicts.said',
+                'notes.text as note', 'put_back_closings.word', 'put_backs.what']);
+    }
+
+    /** @return Collection<int, \stdClass> */
+    public function doubts(int $machineId): Collection
+    {
+        return SuspectMark::query()->where('machine_id', $machineId)->toBase()->get(['machine_id', 'target_at', 'reason']);
+    }
+
+    /**
+     * @param Collection<int, \stdClass> $rows
+     * @param Collection<int, \stdClass> $doubts
+     * @return list<TapeEntry> newest first
+     */
+    public function entries(int $machineId, Collection $rows, Collection $doubts): array
+    {
+        $readings = $this->db->table('readings')->leftJoin('instruments', 'instruments.id', '=', 'readings.instrument_id')
+            ->where('readings.company_id', app(\App\Support\CurrentCompany::class)->id())->where('readings.machine_id', $machineId)->orderBy('readings.id')
+            ->get(['readings.at', 'check', 'path', 'value_read', 'unit_read', 'value', 'unit', 'instruments.name as instrument'])->groupBy('at');
+        $doubted = $doubts->pluck('reason', 'target_at');
+        $superseded = $rows->whereNotNull('supersedes')->pluck('at', 'supersedes');
+        $entries = [];
+        foreach ($rows as $row) {
+            $said = json_decode($row->said ?? '{}', true);
+            $read = $readings[$row->at] ?? collect();
+            $entries[] = new TapeEntry(
+                at: $row->at,
+                kind: $row->kind,
+                who: $row->who,
+                whoId: $row->user_id,
+                deviceAt: self::iso($row->device_at),
+                recordedAt: self::iso($row->recorded_at),
+                title: $row->check === null ? '' : $this->phrases->short($row->check),
+                headline: self::headline($row, $said),
+                check: $row->check ?? '',
+                subject: $row->subject ?? '',
+                status: $row->status ?? '',
+                marginal: (bool) ($row->marginal ?? false),
+                because: $said['because'] ?? [],
+                next: $said['next'] ?? [],
+                basis: $said['basis'] ?? [],
+                readings: $read->map(fn (\stdClass $r): ReadingView => new ReadingView($r->path, $this->label($r->check, $r->path), (float) $r->value_read, $r->unit_read, (float) $r->value, $r->unit))->values()->all(),
+                input: (object) json_decode($row->input ?? '{}', true),
+                instrument: (string) ($read->first()->instrument ?? ''),
+                suspect: (string) ($doubted[$row->at] ?? ''),
+                supersededBy: $superseded[$row->at] ?? null,
+                outOfOrder: json_decode($row->out_of_order, true),
+                reason: $row->reason,
+            );
+        }
+
+        return array_reverse($entries);
+    }
+
+    /**
+     * @param Collection<int, Machine> $machines
+     * @return list<PutBackView> oldest first
+     */
+    public function putBack(Collection $machines, bool $openOnly): array
+    {
+        $names = $machines->pluck('name', 'id');
+        $rows = PutBack::query()->whereIn('put_backs.machine_id', $names->keys()->all())
+            ->join('users', 'users.id', '=', 'put_backs.holder_id')
+            ->join('entries', 'entries.id', '=', 'put_backs.entry_id')
+            ->leftJoin('put_back_closings', fn ($join) => $join->on('put_back_closings.company_id', '=', 'put_backs.company_id')->on('put_back_closings.put_back_id', '=', 'put_backs.id'))
+            ->when($openOnly, fn ($query) => $query->whereNull('put_back_closings.id'))
+            ->orderBy('put_backs.id')->toBase()
+            ->get(['put_backs.id', 'put_backs.machine_id', 'put_backs.kind', 'what', 'users.name as who', 'holder_id', 'entries.device_at', 'limit_minutes', 'shuts', 'put_back_closings.id as closing', 'word']);
+
+        return array_values($rows->map(fn (\stdClass $row): PutBackView => new PutBackView(
+            $row->id,
+            $row->machine_id,
+            (string) $names[$row->machine_id],
+            $row->kind,
+            $row->what,
+            $row->who,
+            $row->holder_id,
+            self::iso($row->device_at),
+            $row->limit_minutes,
+            json_decode($row->shuts, true),
+            $row->closing !== null,
+            $row->word ?? '',
+        ))->all());
+    }
+
+    /** @param array<string, mixed> $said */
+    private static function headline(\stdClass $row, array $said): string
+    {
+        return match ($row->kind) {
+            'check' => (string) ($said['headline'] ?? ''),
+            'note' => (string) $row->note,
+            'put_back_closed' => trim("$row->what: $row->word", ': '),
+            default => '',
+        };
+    }
+
+    private function label(string $check, string $path): string
+    {
+        [$label] = $this->phrases->field($check, (string) preg_replace('/\.\d+(?=\.|$)/', '', $path));
+
+        return $label;
+    }
+
+    private static function iso(string $time): string
+    {
+        return CarbonImmutable::parse($time)->utc()->format('Y-m-d\TH:i:s.v\Z');
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Http\Schema\TodayJob;
+use App\Http\Schema\TodayLead;
+use App\Http\Schema\TodayMachine;
+use App\Http\Schema\TodayView;
+use App\Models\Machine;
+use App\Models\SiteJob;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use IronStart\Core\Wording\GateLine;
+
+/** The day's board: every machine on today's jobs, what each waits for, and the one thing to do next. */
+final class TodayBoard
+{
+    /** Which status wants attention first. */
+    private const URGENCY = ['stop' => 0, 'open' => 1, 'watch' => 2, 'clear' => 3];
+
+    public function __construct(private readonly Standings $standings, private readonly TapeReader $tape)
+    {
+    }
+
+    public function for(User $person): TodayView
+    {
+        $today = CarbonImmutable::today();
+        $jobs = SiteJob::query()->with(['site', 'machines', 'people'])
+            ->where('starts_on', '<=', $today)->where('ends_on', '>=', $today)
+            ->unless($person->role->may('see_all_jobs'), fn ($query) => $query->whereHas('people', fn ($people) => $people->whereKey($person->id)))
+            ->orderBy('id')->get();
+        $machines = new Collection($jobs->flatMap(fn (SiteJob $job) => $job->machines->map(fn (Machine $m): Machine => $m->setRelation('job', $job)))->all());
+        $standings = $this->standings->of($machines);
+        $mine = $machines->filter(fn (Machine $m): bool => $m->job->people->contains($person->id));
+
+        return new TodayView(
+            $today->toDateString(),
+            self::lead($mine->isEmpty() ? $machines : $mine, $standings),
+            array_values($jobs->map(fn (SiteJob $job): TodayJob => self::job($job, $standings))->all()),
+            $this->tape->putBack($machines, true),
+        );
+    }
+
+    /** @param array<int, Standing> $standings */
+    private static function job(SiteJob $job, array $standings): TodayJob
+    {
+        return new TodayJob(
+            $job->id,
+            $job->site->name,
+            $job->title,
+            $job->ends_on->isSameDay($job->starts_on) ? '' : $job->ends_on->toDateString(),
+            array_values($job->machines->map(fn (Machine $m): TodayMachine => self::machine($m, $standings[$m->id], $job))->all()),
+        );
+    }
+
+    private static function machine(Machine $machine, Standing $standing, SiteJob $job): TodayMachine
+    {
+        $gate = $standing->current();
+        $line = $gate === null ? null : $standing->line($gate);
+
+        return new TodayMachine(
+            $machine->id,
+            $machine->name,
+            $machine->summary,
+            $machine->place,
+            array_map(fn (GateLine $l): string => $l->state, $standing->lines),
+            $gate,
+            $line->question ?? '',
+            $line->sentence ?? $standing->gates->headline,
+            $standing->gates->judgement->status->value,
+            $standing->next(),
+            array_values($job->people->pluck('name')->all()),
+        );
+    }
+
+    /**
+     * A stop before anything; then a machine somebody has begun, the furthest first.
+     *
+     * @param Collection<int, Machine> $machines
+     * @param array<int, Standing>     $standings
+     */
+    private static function lead(Collection $machines, array $standings): ?TodayLead
+    {
+        $unfinished = $machines->filter(fn (Machine $m): bool => $standings[$m->id]->current() !== null);
+        $first = $unfinished->sortBy([
+            fn (Machine $a, Machine $b): int => self::urgency($standings[$a->id]) <=> self::urgency($standings[$b->id]),
+            fn (Machine $a, Machine $b): int => self::begun($standings[$b->id]) <=> self::begun($standings[$a->id]),
+            fn (Machine $a, Machine $b): int => $standings[$a->id]->current() <=> $standings[$b->id]->current(),
+            fn (Machine $a, Machine $b): int => $a->id <=> $b->id,
+        ])->first();
+        if ($first === null) {
+            return null;
+        }
+        $standing = $standings[$first->id];
+
+        return new TodayLead($first->id, $first->name, $standing->gates->judgement->status->value, $standing->line((int) $standing->current())->sentence, $standing->next());
+    }
+
+    private static function urgency(Standing $standing): int
+    {
+        return self::URGENCY[$standing->gates->judgement->status->value];
+    }
+
+    private static function begun(Standing $standing): int
+    {
+        return $standing->said === [] ? 0 : 1;
+    }
+}

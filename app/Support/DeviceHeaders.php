@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Http\Problems\Problem;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\Request;
+
+/** What the device says about itself with every write: its id, and its own time. */
+final class DeviceHeaders
+{
+    private const ISO = '/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d{1,6})?(?:Z|[+-]\d\d:\d\d)$/';
+
+    public static function device(Request $request): string
+    {
+        $device = $request->header('X-Device', '');
+
+        return is_string($device) && preg_match('/^[A-Za-z0-9._-]{0,64}$/', $device) === 1
+            ? $device
+            : throw Problem::field('X-Device', $device, 'at most 64 letters, digits, dots, dashes or underscores');
+    }
+
+    /** @throws Problem when the device's time is not an ISO date-time with its zone */
+    public static function stamp(Request $request): Stamp
+    {
+        $person = $request->user();
+        if (! $person instanceof User) {
+            throw Problem::notSignedIn();
+        }
+        $now = CarbonImmutable::now();
+        $at = $request->header('X-Device-Time');
+        if ($at !== null && (! is_string($at) || preg_match(self::ISO, $at) !== 1)) {
+            throw Problem::field('X-Device-Time', $at, 'a date and time with its zone, such as 2026-05-04T09:30:00Z');
+        }
+
+        return new Stamp($person, self::device($request), $at === null ? $now : CarbonImmutable::parse($at), $now);
+    }
+}

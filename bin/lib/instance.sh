@@ -1,0 +1,244 @@
+# Shared by bin/start, bin/test and bin/bench: one running instance with all its state in one folder.
+# Sourced, not run. Set INSTANCE (a name under var/) before sourcing.
+
+ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)"
+VAR="$ROOT/var/$INSTANCE"
+PHP_VERSION=8.2
+RUN_AS=www-data
+CHILDREN=()
+
+say() { printf '%s\n' "$*"; }
+step() { printf '  %s\n' "$*"; }
+fail() { printf 'iron start: %s\n' "$*" >&2; exit 1; }
+
+pg_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1; }
+
+# Debian packages that are missing, for the parts named (web, browser).
+missing_packages() {
+    local missing=()
+    command -v php >/dev/null || missing+=("php$PHP_VERSION-cli")
+    for ext in intl mbstring pdo_pgsql curl dom; do
+        php -m 2>/dev/null | grep -qi "^$ext$" || case $ext in
+            pdo_pgsql) missing+=("php$PHP_VERSION-pgsql") ;;
+            dom) missing+=("php$PHP_VERSION-xml") ;;
+            *) missing+=("php$PHP_VERSION-$ext") ;;
+        esac
+    done
+    [ -x "/usr/sbin/php-fpm$PHP_VERSION" ] || missing+=("php$PHP_VERSION-fpm")
+    command -v nginx >/dev/null || [ -x /usr/sbin/nginx ] || missing+=(nginx-light)
+    [ -n "$(pg_bin)" ] || missing+=(postgresql)
+    command -v composer >/dev/null || missing+=(composer)
+    command -v unzip >/dev/null || php -m 2>/dev/null | grep -qi '^zip$' || missing+=(unzip)
+    command -v npm >/dev/null || missing+=(npm)
+    command -v curl >/dev/null || missing+=(curl)
+    if [ "${1:-}" = browser ]; then
+        command -v chromium >/dev/null || missing+=(chromium fonts-liberation)
+    fi
+    printf '%s\n' "${missing[@]}"
+}
+
+install_packages() {
+    local missing
+    mapfile -t missing < <(missing_packages "${1:-}" | sed '/^$/d')
+    [ ${#missing[@]} -eq 0 ] && return
+    if [ "$(id -u)" != 0 ]; then
+        fail "these Debian packages are missing, and only root can install them:
+    apt-get install ${missing[*]}"
+    fi
+    step "installing ${missing[*]}"
+    # A package that starts a service on its own would take ports nobody asked for.
+    printf '#!/bin/sh\nexit 101\n' > /usr/sbin/policy-rc.d.iron && chmod +x /usr/sbin/policy-rc.d.iron
+    [ -e /usr/sbin/policy-rc.d ] || mv /usr/sbin/policy-rc.d.iron /usr/sbin/policy-rc.d
+    apt-get update -qq
+    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}" >/dev/null || fail "apt-get could not install ${missing[*]}"
+    [ -e /usr/sbin/policy-rc.d.iron ] && rm -f /usr/sbin/policy-rc.d.iron || rm -f /usr/sbin/policy-rc.d
+}
+
+install_vendor() {
+    if [ ! -f "$ROOT/vendor/autoload.php" ] || [ "$ROOT/composer.json" -nt "$ROOT/vendor/composer/installed.json" ]; then
+        step "composer: the server's packages"
+        (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --quiet) || fail "composer could not install the packages"
+        touch "$ROOT/vendor/composer/installed.json"
+    fi
+}
+
+install_node() {
+    if [ ! -f "$ROOT/node_modules/.package-lock.json" ] || [ "$ROOT/package-lock.json" -nt "$ROOT/node_modules/.package-lock.json" ]; then
+        step "npm: the interface's packages"
+        (cd "$ROOT" && npm ci --no-audit --no-fund --loglevel=error >/dev/null) || fail "npm could not install the packages"
+        touch "$ROOT/node_modules/.package-lock.json"
+    fi
+}
+
+build_interface() {
+    local manifest="$ROOT/public/build/manifest.json"
+    if [ ! -f "$manifest" ] || [ -n "$(find "$ROOT/resources/js" "$ROOT/resources/css" "$ROOT/vite.config.ts" "$ROOT/package.json" -newer "$manifest" -print -quit)" ]; then
+        step "building the interface"
+        (cd "$ROOT" && npm run --silent build >"$VAR/build.log" 2>&1) || { tail -30 "$VAR/build.log" >&2; fail "the interface could not be built"; }
+    fi
+}
+
+# Runs a command as an unprivileged user when called by root: PostgreSQL insists, and the rest is better so.
+# The capability lets it read a checkout below a closed home folder; what it writes lies in var/, its own.
+as_unprivileged=()
+if [ "$(id -u)" = 0 ]; then
+    as_unprivileged=(setpriv "--reuid=$RUN_AS" "--regid=$RUN_AS" --clear-groups --inh-caps=+dac_read_search --ambient-caps=+dac_read_search -- env "HOME=$VAR")
+fi
+unprivileged() { "${as_unprivileged[@]}" "$@"; }
+
+# The same in the background, with the process itself as the child, so that it can be told to stop.
+CHILD=''
+in_background() { # log file, command
+    local log="$1"
+    shift
+    (exec "${as_unprivileged[@]}" "$@" >"$log" 2>&1 9>&-) &
+    CHILD=$!
+    CHILDREN=("$CHILD" "${CHILDREN[@]}")
+}
+
+free_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo parse_url("tcp://" . stream_socket_get_name($s, false), PHP_URL_PORT);'; }
+port_free() { php -r 'exit(@stream_socket_server("tcp://127.0.0.1:$argv[1]") ? 0 : 1);' "$1"; }
+
+prepare_var() {
+    mkdir -p "$VAR"/{cache,storage/framework/{views,cache,sessions},storage/logs,tmp}
+    export IRON_START_VAR="$VAR"
+    export APP_CONFIG_CACHE="$VAR/cache/config.php" APP_ROUTES_CACHE="$VAR/cache/routes.php" APP_EVENTS_CACHE="$VAR/cache/events.php"
+    export APP_SERVICES_CACHE="$VAR/cache/services.php" APP_PACKAGES_CACHE="$VAR/cache/packages.php"
+    [ "$(id -u)" != 0 ] || chown -R "$RUN_AS:$RUN_AS" "$VAR"
+}
+
+secret() { php -r 'echo bin2hex(random_bytes(24));'; }
+
+# A PostgreSQL cluster of the instance's own, on loopback, with a password made here.
+start_postgres() {
+    local bin data="$VAR/postgres" port
+    bin="$(pg_bin)"
+    if [ ! -f "$data/PG_VERSION" ]; then
+        step "making a database cluster"
+        [ -f "$VAR/database.secret" ] || secret > "$VAR/database.secret"
+        chmod 600 "$VAR/database.secret"
+        [ "$(id -u)" != 0 ] || chown "$RUN_AS:$RUN_AS" "$VAR/database.secret"
+        unprivileged "$bin/initdb" -D "$data" -U iron --auth=scram-sha-256 --pwfile="$VAR/database.secret" --encoding=UTF8 --locale=C.UTF-8 >"$VAR/initdb.log" 2>&1 || { cat "$VAR/initdb.log" >&2; fail "the database cluster could not be made"; }
+    fi
+    port="$(cat "$VAR/database.port" 2>/dev/null || true)"
+    if [ -z "$port" ] || ! port_free "$port"; then port="$(free_port)"; fi
+    printf '%s' "$port" > "$VAR/database.port"
+    in_background "$VAR/postgres.log" "$bin/postgres" -D "$data" -c listen_addresses=127.0.0.1 -c port="$port" -c unix_socket_directories=''
+    POSTGRES_PID=$CHILD
+    DATABASE_URL="pgsql://iron:$(cat "$VAR/database.secret")@127.0.0.1:$port/ironstart"
+    local tries=0
+    until PGPASSWORD="$(cat "$VAR/database.secret")" "$bin/psql" -h 127.0.0.1 -p "$port" -U iron -d postgres -qAtc 'SELECT 1' >/dev/null 2>&1; do
+        kill -0 "$POSTGRES_PID" 2>/dev/null || { tail -20 "$VAR/postgres.log" >&2; fail "PostgreSQL did not start"; }
+        tries=$((tries + 1)); [ $tries -lt 300 ] || fail "PostgreSQL does not answer"
+        sleep 0.1
+    done
+    PGPASSWORD="$(cat "$VAR/database.secret")" "$bin/psql" -h 127.0.0.1 -p "$port" -U iron -d postgres -qAtc "SELECT 1 FROM pg_database WHERE datname = 'ironstart'" | grep -q 1 \
+        || PGPASSWORD="$(cat "$VAR/database.secret")" "$bin/psql" -h 127.0.0.1 -p "$port" -U iron -d postgres -qc 'CREATE DATABASE ironstart'
+}
+
+write_env() {
+    [ -f "$VAR/app.key" ] || php -r 'echo "base64:" . base64_encode(random_bytes(32));' > "$VAR/app.key"
+    {
+        echo "APP_KEY=$(cat "$VAR/app.key")"
+        echo "APP_ENV=${APP_ENV_NAME:-production}"
+        echo "DATABASE_URL=\"$DATABASE_URL\""
+        echo "DATABASE_PERSISTENT=${DATABASE_PERSISTENT:-true}"
+    } > "$VAR/.env"
+    chmod 600 "$VAR/.env" "$VAR/app.key"
+    [ "$(id -u)" != 0 ] || chown "$RUN_AS:$RUN_AS" "$VAR/.env" "$VAR/app.key"
+}
+
+artisan() { unprivileged php "$ROOT/artisan" "$@"; }
+
+cache_app() {
+    for what in config route view; do artisan "$what:cache" >/dev/null || fail "artisan $what:cache failed"; done
+}
+
+# nginx and php-fpm on loopback; sets PORT.
+start_web() {
+    local fpm_port
+    PORT="${PORT:-$(free_port)}"
+    port_free "$PORT" || fail "port $PORT is taken; choose another with --port"
+    fpm_port="$(free_port)"
+    cat > "$VAR/fpm.conf" <<CONF
+[global]
+error_log = $VAR/fpm.log
+daemonize = no
+[app]
+listen = 127.0.0.1:$fpm_port
+listen.allowed_clients = 127.0.0.1
+pm = static
+pm.max_children = ${FPM_CHILDREN:-6}
+pm.max_requests = 5000
+clear_env = yes
+catch_workers_output = yes
+env[PATH] = /usr/bin:/bin
+env[IRON_START_VAR] = $VAR
+env[APP_CONFIG_CACHE] = $APP_CONFIG_CACHE
+env[APP_ROUTES_CACHE] = $APP_ROUTES_CACHE
+env[APP_EVENTS_CACHE] = $APP_EVENTS_CACHE
+env[APP_SERVICES_CACHE] = $APP_SERVICES_CACHE
+env[APP_PACKAGES_CACHE] = $APP_PACKAGES_CACHE
+CONF
+    cat > "$VAR/nginx.conf" <<CONF
+daemon off;
+pid $VAR/nginx.pid;
+worker_processes 1;
+error_log $VAR/nginx.log warn;
+events { worker_connections 256; }
+http {
+    include /etc/nginx/mime.types;
+    types { application/manifest+json webmanifest; }
+    access_log off;
+    server_tokens off;
+    client_max_body_size 2m;
+    client_body_temp_path $VAR/tmp/body;
+    proxy_temp_path $VAR/tmp/proxy;
+    fastcgi_temp_path $VAR/tmp/fastcgi;
+    uwsgi_temp_path $VAR/tmp/uwsgi;
+    scgi_temp_path $VAR/tmp/scgi;
+    gzip on;
+    gzip_min_length 512;
+    gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
+    upstream app { server 127.0.0.1:$fpm_port; keepalive 4; }
+    server {
+        listen 127.0.0.1:$PORT;
+        root $ROOT/public;
+        index index.php;
+        add_header X-Content-Type-Options nosniff always;
+        add_header Referrer-Policy same-origin always;
+        add_header X-Frame-Options SAMEORIGIN always;
+        location /build/ { expires 1y; add_header Cache-Control "public, immutable"; gzip on; try_files \$uri =404; }
+        location / { try_files \$uri /index.php\$is_args\$args; }
+        location = /index.php {
+            include /etc/nginx/fastcgi_params;
+            fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
+            fastcgi_keep_conn on;
+            fastcgi_pass app;
+        }
+    }
+}
+CONF
+    in_background "$VAR/fpm.out" "/usr/sbin/php-fpm$PHP_VERSION" -y "$VAR/fpm.conf" -F \
+        -d opcache.enable=1 -d opcache.validate_timestamps=0 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d realpath_cache_ttl=600
+    FPM_PID=$CHILD
+    in_background "$VAR/nginx.out" nginx -e "$VAR/nginx.log" -c "$VAR/nginx.conf" -p "$VAR"
+    NGINX_PID=$CHILD
+    local tries=0
+    until curl -fsS -o /dev/null "http://127.0.0.1:$PORT/api/v1/session" 2>/dev/null; do
+        kill -0 "$FPM_PID" 2>/dev/null || { tail -20 "$VAR/fpm.out" "$VAR/fpm.log" >&2; fail "php-fpm did not start"; }
+        kill -0 "$NGINX_PID" 2>/dev/null || { tail -20 "$VAR/nginx.out" "$VAR/nginx.log" >&2; fail "nginx did not start"; }
+        tries=$((tries + 1)); [ $tries -lt 100 ] || { tail -20 "$VAR/storage/logs/app.log" >&2 || true; fail "the application does not answer"; }
+        sleep 0.1
+    done
+}
+
+# Stops what was started here, the last first, and waits for each. PostgreSQL is told to be quick about it.
+stop_all() {
+    trap - EXIT INT TERM
+    local pid
+    for pid in "${CHILDREN[@]}"; do
+        [ "$pid" = "${POSTGRES_PID:-}" ] && kill -INT "$pid" 2>/dev/null || kill -TERM "$pid" 2>/dev/null || true
+        wait "$pid" 2>/dev/null || true
+    done
+}

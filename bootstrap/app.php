@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\AsCompany;
+use App\Http\Middleware\RequireRole;
+use App\Http\Problems\Problems;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+
+$base = dirname(__DIR__);
+// All state of one running instance lives in one folder, so that several can stand side by side.
+$var = getenv('IRON_START_VAR') ?: "$base/var/app";
+
+$app = Application::configure(basePath: $base)
+    ->withRouting(web: "$base/routes/web.php", api: "$base/routes/api.php", commands: "$base/routes/console.php", apiPrefix: 'api/v1')
+    ->withMiddleware(function (Middleware $middleware): void {
+        // The application is same-origin: no other origin is answered.
+        $middleware->remove(HandleCors::class);
+        // The browser's session is the sign-in for the API too.
+        $middleware->group('api', [
+            Illuminate\Cookie\Middleware\EncryptCookies::class,
+            Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse::class,
+            Illuminate\Session\Middleware\StartSession::class,
+            Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class,
+            Illuminate\Routing\Middleware\SubstituteBindings::class,
+        ]);
+        $middleware->alias(['company' => AsCompany::class, 'role' => RequireRole::class]);
+        $middleware->priority([
+            Illuminate\Cookie\Middleware\EncryptCookies::class,
+            Illuminate\Session\Middleware\StartSession::class,
+            Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class,
+            Illuminate\Auth\Middleware\Authenticate::class,
+            AsCompany::class,
+            Illuminate\Routing\Middleware\SubstituteBindings::class,
+            RequireRole::class,
+        ]);
+        $middleware->redirectGuestsTo('/');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        Problems::register($exceptions);
+    })
+    ->create();
+
+$app->useEnvironmentPath($var);
+$app->useStoragePath("$var/storage");
+
+return $app;

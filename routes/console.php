@@ -1,0 +1,9 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schedule;
+
+// A key that came once is remembered for thirty days; no device holds a write back longer.
+Schedule::call(fn () => DB::table('idempotency_keys')->where('created_at', '<', now()->subDays(30))->delete())->daily()->name('sweep-idempotency-keys');

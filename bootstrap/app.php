@@ -39,6 +39,7 @@ $app = Application::configure(basePath: $base)
         ]);
         $middleware->redirectGuestsTo('/');
     })
+    ->withCommands(["$base/app/Console"])
     ->withExceptions(function (Exceptions $exceptions): void {
         Problems::register($exceptions);
     })

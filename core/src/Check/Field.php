@@ -223,8 +223,8 @@ final class Field
         $units = $this->kind === null ? '' : implode(', ', Units::of($this->kind));
 
         return match ($this->type) {
-            FieldType::Quantity => "a number, one blank and a unit ($units)$range",
-            FieldType::Numbers => "a list of numbers, each with one blank and a unit ($units)$range",
+            FieldType::Quantity => "a number with its unit ($units)$range",
+            FieldType::Numbers => "a list of numbers, each with its unit ($units)$range",
             FieldType::Number => "a number without a unit$range",
             FieldType::Count => "a whole number$range",
             FieldType::Text => "a text of at most $this->length characters",

@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
+import { useMachine } from '@/stores/machine'
+import { useSession } from '@/stores/session'
+
+const session = useSession()
+const machine = useMachine()
+const route = useRoute()
+const router = useRouter()
+const { t } = useI18n()
+const menu = ref(false)
+const atMachine = computed(() => route.name === 'machine' && machine.view !== null)
+
+async function leave() {
+  menu.value = false
+  await session.signOut()
+  await router.push({ name: 'sign-in' })
+}
+</script>
+
+<template>
+  <div class="shell" :class="{ bare: route.meta.bare }">
+    <header v-if="session.person && !route.meta.bare" class="top">
+      <RouterLink :to="{ name: 'today' }" class="brand">
+        <svg width="8" height="26" viewBox="0 0 8 26" aria-hidden="true">
+          <rect width="8" height="10" fill="#59636a" />
+          <rect y="10" width="8" height="5" fill="#d9591a" />
+          <rect y="15" width="8" height="11" fill="#f1ede2" />
+        </svg>
+        <span>{{ t('app.name') }}</span>
+      </RouterLink>
+      <nav>
+        <RouterLink :to="{ name: 'today' }" :class="{ on: route.name === 'today' }">{{ t('app.today') }}</RouterLink>
+        <span v-if="atMachine" class="on">{{ machine.view?.site }}</span>
+      </nav>
+      <button type="button" class="who" @click="menu = true">{{ session.person.name }}, {{ t(`roles.${session.person.role}`) }}</button>
+    </header>
+    <main><RouterView :key="session.person?.id" /></main>
+    <ElDialog v-model="menu" :title="t('app.settings')" width="min(420px, 94vw)">
+      <div class="menu">
+        <button type="button" class="press small" :aria-pressed="session.person?.theme === 'light'" @click="session.prefer({ theme: 'light' })">{{ t('app.light') }}</button>
+        <button type="button" class="press small" :aria-pressed="session.person?.theme === 'dark'" @click="session.prefer({ theme: 'dark' })">{{ t('app.dark') }}</button>
+        <button type="button" class="press small" :aria-pressed="session.units === 'us'" @click="session.prefer({ units: 'us' })">{{ t('app.us') }}</button>
+        <button type="button" class="press small" :aria-pressed="session.units === 'si'" @click="session.prefer({ units: 'si' })">{{ t('app.si') }}</button>
+        <button type="button" class="press small wide" @click="leave">{{ t('app.signOut') }}</button>
+      </div>
+    </ElDialog>
+  </div>
+</template>
+
+<style scoped>
+.shell {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  height: 100%;
+}
+.shell.bare {
+  display: block;
+  height: auto;
+}
+main {
+  min-height: 0;
+  height: 100%;
+}
+.top {
+  display: flex;
+  align-items: center;
+  gap: 26px;
+  height: 48px;
+  padding: 0 18px;
+  background: var(--frame);
+  color: var(--on-frame);
+}
+.brand {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font: 600 23px/1 var(--figures);
+  letter-spacing: 0.03em;
+  text-transform: uppercase;
+  text-decoration: none;
+}
+nav {
+  display: flex;
+  flex: 1;
+  gap: 22px;
+  min-width: 0;
+}
+nav > * {
+  padding: 12px 0 9px;
+  border-bottom: 3px solid transparent;
+  color: var(--on-frame-soft);
+  text-decoration: none;
+  white-space: nowrap;
+}
+nav .on {
+  border-color: var(--on-frame);
+  color: var(--on-frame);
+}
+.who {
+  min-height: 44px;
+  border: 0;
+  background: none;
+  color: var(--on-frame-soft);
+}
+.menu {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.menu [aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--paper);
+}
+.menu .wide {
+  grid-column: 1 / -1;
+}
+@media (max-width: 640px) {
+  .top {
+    gap: 12px;
+    padding: 0 12px;
+  }
+  .brand span,
+  nav span {
+    display: none;
+  }
+  .who {
+    font-size: 15px;
+  }
+}
+@media print {
+  .top {
+    display: none;
+  }
+}
+</style>

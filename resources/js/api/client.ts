@@ -1,0 +1,83 @@
+import createClient from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type MachineView = Schemas['MachineView']
+export type TapeEntry = Schemas['TapeEntry']
+export type GateView = Schemas['GateView']
+export type PutBackView = Schemas['PutBackView']
+export type TodayView = Schemas['TodayView']
+export type TodayMachine = Schemas['TodayMachine']
+export type RecordView = Schemas['RecordView']
+export type SessionView = Schemas['SessionView']
+export type CheckView = Schemas['CheckView']
+export type FieldView = Schemas['FieldView']
+export type VerdictView = Schemas['VerdictView']
+export type ProblemView = Schemas['ProblemView']
+export type Drawing = { turns?: 'forward' | 'reverse' | 'unknown'; swap_supply?: boolean; swap_loads?: string[] }
+export type Verdict = VerdictView & { drawing?: Drawing }
+
+const DEVICE_KEY = 'iron-start.device'
+
+/** A name for this device, made once and kept. */
+export function deviceId(): string {
+  let id = localStorage.getItem(DEVICE_KEY)
+  if (id === null) {
+    id = newKey()
+    localStorage.setItem(DEVICE_KEY, id)
+  }
+  return id
+}
+
+/** A key no other write has. */
+export function newKey(): string {
+  return Array.from(crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, '0')).join('')
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split('; ').find((part) => part.startsWith(`${name}=`))
+  return found === undefined ? '' : decodeURIComponent(found.slice(name.length + 1))
+}
+
+export const api = createClient<paths>({ baseUrl: location.origin, credentials: 'same-origin' })
+api.use({
+  onRequest({ request }) {
+    request.headers.set('Accept', 'application/json')
+    if (request.method !== 'GET') {
+      request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'))
+      request.headers.set('X-Device', deviceId())
+      request.headers.set('X-Device-Time', new Date().toISOString())
+    }
+    return request
+  },
+})
+
+/** Nothing came back: no signal, or the server is gone. */
+export class Unreachable extends Error {}
+
+/** The server said no, and why. */
+export class Refused extends Error {
+  constructor(readonly problem: ProblemView) {
+    super(problem.detail)
+  }
+}
+
+/**
+ * Waits for an answer and gives its body.
+ * @throws Unreachable when nothing came back or the server is away
+ * @throws Refused when the server said no
+ */
+export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let result
+  try {
+    result = await call
+  } catch {
+    throw new Unreachable('No answer from the server.')
+  }
+  if (result.response.ok) return result.data as T
+  const problem = result.error as ProblemView | undefined
+  if (problem === undefined || typeof problem.detail !== 'string' || result.response.status === 503 || result.response.status === 502) {
+    throw new Unreachable(problem?.detail ?? 'The server did not answer properly.')
+  }
+  throw new Refused(problem)
+}

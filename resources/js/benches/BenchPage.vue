@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, nextTick, provide, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { GateView, TapeEntry } from '@/api/client'
+import StatusMark from '@/components/StatusMark.vue'
+import { useMachine } from '@/stores/machine'
+import NoBench from './NoBench.vue'
+import { CORRECTING, type BenchHandle } from './shared/parts'
+import { TABS, type Tab } from './tabs'
+
+/** One question: its words, its checks as tabs, and the bench of the one chosen. */
+const props = defineProps<{ gate: GateView }>()
+const { t } = useI18n()
+const machine = useMachine()
+const BENCHES: Record<string, ReturnType<typeof defineAsyncComponent>> = {
+  supply: defineAsyncComponent(() => import('./power/SupplyBench.vue')),
+  rotation: defineAsyncComponent(() => import('./power/RotationBench.vue')),
+  circuit: defineAsyncComponent(() => import('./power/CircuitBench.vue')),
+  control: defineAsyncComponent(() => import('./power/ControlBench.vue')),
+  lockout: defineAsyncComponent(() => import('./power/LockoutBench.vue')),
+  windings: defineAsyncComponent(() => import('./power/WindingsBench.vue')),
+  insulation: defineAsyncComponent(() => import('./power/InsulationBench.vue')),
+  prestart: defineAsyncComponent(() => import('./run/PrestartBench.vue')),
+  start: defineAsyncComponent(() => import('./run/StartBench.vue')),
+  loaded: defineAsyncComponent(() => import('./run/LoadedBench.vue')),
+  wheel: defineAsyncComponent(() => import('./power/RotationBench.vue')),
+  amps: defineAsyncComponent(() => import('./run/AmpsBench.vue')),
+}
+const tabs = computed(() => TABS[props.gate.gate] ?? [])
+const tab = ref(firstTab())
+const bench = ref<BenchHandle | null>(null)
+const correcting = ref<TapeEntry | null>(null)
+provide(
+  CORRECTING,
+  computed(() => correcting.value),
+)
+
+/** The tab of what the gate still asks for; while it is stopped, the tab that stopped it. */
+function firstTab(): string {
+  const asked = props.gate.state === 'stopped' ? props.gate : props.gate.missing[0]
+  const found = tabs.value.find((one) => asked !== undefined && one.checks.includes(asked.check) && matches(one, asked.subject))
+  if (props.gate.gate === 8 && found !== undefined && found.id !== 'prestart' && machine.view?.startedAt === null) return 'start'
+  return found?.id ?? tabs.value[0]?.id ?? ''
+}
+
+function matches(one: Tab, subject: string): boolean {
+  return one.subject === subject || subject.startsWith(`${one.subject}:`)
+}
+
+/** The last words of a tab's checks, by mark. */
+function status(one: Tab): string {
+  if (one.id === 'start') return machine.view?.startedAt === null ? '' : 'clear'
+  const last = one.checks.map((check) => machine.view?.tape.find((e) => e.check === check && matches(one, e.subject) && !e.suspect)?.status)
+  return ['stop', 'open', 'watch', 'clear'].find((s) => last.includes(s)) ?? ''
+}
+
+function step(by: number) {
+  const at = tabs.value.findIndex((one) => one.id === tab.value)
+  const next = tabs.value[(at + by + tabs.value.length) % tabs.value.length]
+  if (next !== undefined) tab.value = next.id
+}
+
+/** After a reading was kept: on to what is asked next, unless it is a stop that wants to be read. */
+function recorded(kept: string) {
+  correcting.value = null
+  if (kept === 'stop' || kept === 'open') return
+  void nextTick(() => {
+    if (props.gate.missing.length > 0) tab.value = firstTab()
+  })
+}
+
+async function correct(where: string, entry: TapeEntry) {
+  tab.value = where
+  correcting.value = entry
+  await nextTick()
+  bench.value?.correct(entry)
+}
+
+watch(tab, () => (correcting.value = correcting.value !== null && tab.value === '' ? null : correcting.value))
+defineExpose({ record: () => bench.value?.record(), step, correct })
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <h1>{{ gate.question }}</h1>
+      <div v-if="tabs.length > 0" class="tabs" role="tablist">
+        <button v-for="one in tabs" :key="one.id" type="button" role="tab" :aria-selected="tab === one.id" :tabindex="tab === one.id ? 0 : -1" @click="tab = one.id" @keydown.right="step(1)" @keydown.left="step(-1)">
+          <StatusMark v-if="status(one)" :status="status(one)" :size="14" />{{ t(`tabs.${one.id}`) }}<span v-if="status(one)" class="sr-only">, {{ t(`tabState.${status(one)}`) }}</span>
+        </button>
+      </div>
+    </header>
+    <component :is="BENCHES[tab]" v-if="tabs.length > 0" :key="tab" ref="bench" :tab="tab" @recorded="recorded" @drop-correction="correcting = null" />
+    <NoBench v-else :gate="gate" />
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  height: 100%;
+  padding: 14px 20px 0;
+}
+h1 {
+  font-size: 34px;
+}
+.tabs {
+  display: flex;
+  gap: 2px;
+  margin: 6px 0 8px;
+  overflow-x: auto;
+}
+.tabs button {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  flex: none;
+  min-height: 44px;
+  padding: 0 11px;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  font-size: 16px;
+  color: var(--iron);
+  white-space: nowrap;
+}
+.tabs [aria-selected='true'] {
+  border-color: var(--ink);
+  color: var(--ink);
+  font-weight: 600;
+}
+@media (max-width: 640px) {
+  .page {
+    padding: 10px 14px 0;
+  }
+  h1 {
+    font-size: 29px;
+  }
+}
+</style>

@@ -1,0 +1,15 @@
+/** Hours and minutes of a moment, as the wall clock has it. */
+export function clock(iso: string): string {
+  return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+}
+
+/** The day of a moment: nothing for today, else weekday and date. */
+export function day(iso: string, now = new Date()): string {
+  const at = new Date(iso)
+  if (at.toDateString() === now.toDateString()) return ''
+  return at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+}
+
+export function longDate(iso: string): string {
+  return new Date(iso).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' })
+}

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import { useMachine } from '@/stores/machine'
+
+/** Whether everything is sent, and which keys there are. */
+const help = defineModel<boolean>('help', { required: true })
+const { t } = useI18n()
+const machine = useMachine()
+const KEYS = [
+  ['Enter', 'enter'],
+  ['R', 'r'],
+  ['N', 'n'],
+  ['P', 'p'],
+  ['[ ]', 'brackets'],
+  ['Esc', 'esc'],
+  ['?', 'help'],
+] as const
+</script>
+
+<template>
+  <footer class="foot-line">
+    <span role="status" :class="{ away: !machine.reachable }">{{ machine.reachable ? t('foot.sent') : t('foot.away') }}</span>
+    <button type="button" class="hints" @click="help = true">{{ t('foot.keys') }}</button>
+    <ElDialog v-model="help" :title="t('foot.keysTitle')" width="min(460px, 94vw)">
+      <dl>
+        <template v-for="[key, what] in KEYS" :key="key">
+          <dt>{{ key }}</dt>
+          <dd>{{ t(`foot.list.${what}`) }}</dd>
+        </template>
+      </dl>
+    </ElDialog>
+  </footer>
+</template>
+
+<style scoped>
+.foot-line {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  padding: 0 18px;
+  background: var(--frame);
+  color: var(--on-frame-soft);
+  font-size: 15px;
+}
+.away {
+  padding: 2px 10px;
+  background: var(--on-frame);
+  color: #1b1f22;
+  font-weight: 600;
+}
+.hints {
+  border: 0;
+  background: none;
+  color: inherit;
+}
+dl {
+  display: grid;
+  grid-template-columns: 70px 1fr;
+  gap: 8px;
+}
+dt {
+  font: 600 20px/1.2 var(--figures);
+}
+@media (max-width: 900px) {
+  .hints {
+    display: none;
+  }
+  .foot-line {
+    padding: 0 12px;
+  }
+}
+</style>

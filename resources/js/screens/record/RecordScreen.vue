@@ -1,0 +1,263 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { answer, api, type RecordView, type TapeEntry } from '@/api/client'
+import StatusMark from '@/components/StatusMark.vue'
+import { shownUnit } from '@/lib/reading'
+import { clock, day, longDate } from '@/lib/time'
+
+/** What the owner reads: twelve answers, then the evidence, as it was read. */
+const props = defineProps<{ id: number }>()
+const { t } = useI18n()
+const record = ref<RecordView | null>(null)
+const problem = ref('')
+
+onMounted(async () => {
+  try {
+    record.value = await answer(api.GET('/api/v1/machines/{machine}/record', { params: { path: { machine: props.id } } }))
+    document.title = `${record.value.machine}, ${record.value.site}`
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
+})
+
+const open = computed(() => record.value?.answers.filter((a) => ['asking', 'not_yet'].includes(a.state)).length ?? 0)
+const summary = computed(() => {
+  if (record.value === null) return ''
+  if (record.value.status === 'stop') return t('record.stopped')
+  return open.value > 0 ? t('record.notDone', { count: open.value }) : t('record.all')
+})
+
+function title(entry: TapeEntry): string {
+  if (entry.kind === 'start') return t('tape.start')
+  if (entry.kind === 'note') return t('tape.note')
+  if (entry.kind === 'put_back_closed') return t('tape.closed')
+  if (entry.kind === 'suspect') return t('tape.suspect', { at: '' }).trim()
+  return entry.title
+}
+
+/** Who and when the deciding verdict was. */
+function decided(check: string, subject: string): string {
+  const entry = [...(record.value?.evidence ?? [])].reverse().find((e) => e.check === check && e.subject === subject && !e.suspect)
+  return entry === undefined ? '' : `${entry.who}, ${day(entry.deviceAt)} ${clock(entry.deviceAt)}`
+}
+
+function print() {
+  window.print()
+}
+</script>
+
+<template>
+  <article v-if="record" class="record">
+    <nav class="screen-only">
+      <RouterLink class="press small" :to="{ name: 'machine', params: { id } }">{{ t('app.back') }}</RouterLink>
+      <button type="button" class="press small" @click="print">{{ t('record.print') }}</button>
+      <a class="press small" :href="`/api/v1/machines/${id}/record.json`" download>{{ t('record.json') }}</a>
+    </nav>
+    <header>
+      <div>
+        <h1>{{ record.machine }}, {{ record.site }}</h1>
+        <p>{{ record.summary }}<template v-if="record.model"> · {{ record.model }}</template><template v-if="record.serial"> · {{ record.serial }}</template></p>
+        <p>{{ record.job }}, {{ record.address }}</p>
+      </div>
+      <p class="by">{{ record.company }}<br />{{ longDate(record.madeAt) }}, {{ clock(record.madeAt) }}</p>
+    </header>
+    <p class="summary"><StatusMark :status="record.status" :size="24" /> {{ summary }}</p>
+    <p v-if="record.history" class="history">{{ record.history }}</p>
+    <section>
+      <h2 class="sr-only">{{ t('record.answers') }}</h2>
+      <ol class="answers">
+        <li v-for="one in record.answers" :key="one.gate" :class="one.state">
+          <span class="rod" aria-hidden="true"></span>
+          <h3>{{ one.question }}</h3>
+          <p>{{ one.sentence }}<span class="sr-only"> ({{ t(`state.${one.state}` as 'state.asking') }})</span></p>
+          <p class="caption">{{ decided(one.check, one.subject) }}</p>
+        </li>
+      </ol>
+    </section>
+    <section v-if="record.putBack.length > 0">
+      <h2>{{ t('record.putBack') }}</h2>
+      <table>
+        <tbody>
+          <tr v-for="entry in record.putBack" :key="entry.id">
+            <td>{{ entry.what }}</td>
+            <td>{{ entry.closed ? entry.word : t('record.out') }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section>
+      <h2>{{ t('record.evidence') }}</h2>
+      <p class="caption">{{ t('record.counts', { readings: record.readings, verdicts: record.verdicts }) }}</p>
+      <div v-for="entry in record.evidence" :key="entry.at" class="entry" :class="{ struck: entry.suspect }">
+        <p class="caption">{{ entry.at }} · {{ day(entry.deviceAt) }} {{ clock(entry.deviceAt) }} · {{ entry.who }}<template v-if="entry.instrument"> · {{ entry.instrument }}</template></p>
+        <h3><StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ title(entry) }}<template v-if="entry.subject && entry.subject !== 'machine'">, {{ entry.subject.replace('compressor:', '') }}</template></h3>
+        <p v-if="entry.headline" class="said">{{ entry.headline }}</p>
+        <p v-if="entry.suspect" class="doubt">{{ t('record.doubtedBy', { reason: entry.suspect }) }}</p>
+        <p v-if="entry.outOfOrder.length > 0" class="doubt">{{ t('tape.outOfOrder') }}. {{ entry.reason }}</p>
+        <p v-if="entry.readings.length > 0" class="figures">
+          <span v-for="reading in entry.readings" :key="reading.path">{{ reading.label }} <b>{{ reading.value }} {{ shownUnit(reading.unit) }}</b></span>
+        </p>
+      </div>
+    </section>
+    <p class="caption">{{ t('record.people') }}: {{ record.people.join(', ') }}</p>
+  </article>
+  <p v-else-if="problem" class="record" role="alert">{{ problem }}</p>
+</template>
+
+<style scoped>
+.record {
+  max-width: 1040px;
+  min-height: 100vh;
+  margin: 0 auto;
+  padding: 22px 30px 60px;
+  background: var(--paper);
+}
+nav {
+  display: flex;
+  gap: 8px;
+  margin-bottom: 18px;
+}
+nav a {
+  display: grid;
+  place-items: center;
+  text-decoration: none;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  gap: 20px;
+  padding-bottom: 10px;
+  border-bottom: 3px solid var(--ink);
+}
+h1 {
+  font-size: 44px;
+}
+h2 {
+  margin: 26px 0 6px;
+  font-size: 26px;
+}
+.by {
+  text-align: right;
+  white-space: nowrap;
+}
+.summary {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin: 14px 0;
+  padding: 10px 14px;
+  border: 2px solid var(--ink);
+  font-size: 18px;
+}
+.history {
+  margin-bottom: 12px;
+}
+.answers li {
+  display: grid;
+  grid-template-columns: 14px 290px minmax(0, 1fr) 150px;
+  gap: 16px;
+  border-bottom: 1px solid var(--rule);
+}
+.answers li > :not(.rod) {
+  padding: 9px 0;
+}
+.answers h3 {
+  font-size: 20px;
+}
+.rod {
+  background: var(--rule);
+  print-color-adjust: exact;
+}
+.answered .rod {
+  background: var(--ink);
+}
+.asking .rod {
+  background: var(--forge);
+}
+.overridden .rod {
+  background: repeating-linear-gradient(var(--ink) 0 7px, transparent 7px 11px);
+}
+.stopped .rod {
+  background: linear-gradient(var(--stop), var(--stop)) 0 50% / 100% 8px no-repeat;
+}
+.not_on_job .rod {
+  width: 1px;
+  margin-left: 6px;
+  background: var(--iron-soft);
+}
+.not_on_job h3,
+.not_on_job p {
+  color: var(--iron-soft);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+td {
+  padding: 6px 12px 6px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.entry {
+  padding: 9px 0;
+  border-bottom: 1px solid var(--rule);
+  break-inside: avoid;
+}
+.entry h3 {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 19px;
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  font-size: 15px;
+}
+.figures b {
+  font-family: var(--figures);
+  font-size: 18px;
+}
+.struck .said,
+.struck .figures {
+  text-decoration: line-through;
+}
+.doubt {
+  color: var(--watch);
+}
+@media (max-width: 640px) {
+  .record {
+    padding: 14px;
+  }
+  header {
+    display: block;
+  }
+  .by {
+    text-align: left;
+  }
+  h1 {
+    font-size: 32px;
+  }
+  .answers li {
+    grid-template-columns: 12px minmax(0, 1fr);
+    gap: 0 12px;
+  }
+  .answers .rod {
+    grid-row: 1 / 4;
+  }
+  .answers li > :not(.rod) {
+    padding: 4px 0;
+  }
+}
+@media print {
+  .screen-only {
+    display: none;
+  }
+  .record {
+    max-width: none;
+    padding: 0;
+    background: none;
+  }
+}
+</style>

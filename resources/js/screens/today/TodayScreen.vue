@@ -1,0 +1,224 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { answer, api, type TodayMachine, type TodayView } from '@/api/client'
+import StartRod from '@/components/StartRod.vue'
+import StatusMark from '@/components/StatusMark.vue'
+import { clock, longDate } from '@/lib/time'
+
+const { t } = useI18n()
+const view = ref<TodayView | null>(null)
+const problem = ref('')
+const lead = computed(() => view.value?.lead ?? null)
+
+async function load() {
+  problem.value = ''
+  try {
+    view.value = await answer(api.GET('/api/v1/today'))
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
+}
+
+function rodLabel(machine: TodayMachine): string {
+  const state = machine.gate === null ? t('today.done') : machine.question
+  return t('today.rod', { name: machine.name, state })
+}
+
+onMounted(load)
+</script>
+
+<template>
+  <div class="today">
+    <div v-if="problem" class="problem" role="alert">
+      <p>{{ problem }}</p>
+      <button type="button" class="press small" @click="load">{{ t('errors.retry') }}</button>
+    </div>
+    <template v-if="view">
+      <div class="board">
+        <section v-if="lead" class="lead" :aria-label="t('today.sub')">
+          <StatusMark :status="lead.status" :size="46" />
+          <div class="words">
+            <h1>{{ lead.machine }}: {{ lead.next }}</h1>
+            <p>{{ lead.sentence }}</p>
+          </div>
+          <RouterLink class="press forge go" :to="{ name: 'machine', params: { id: lead.machineId } }">{{ t('today.go') }}</RouterLink>
+        </section>
+        <p v-else class="empty">{{ t('today.empty') }}</p>
+        <section v-for="job in view.jobs" :key="job.id" class="job">
+          <header>
+            <h2>{{ job.site }}</h2>
+            <p class="caption">
+              {{ job.title }}<template v-if="job.when"> · {{ t('today.until', { day: longDate(job.when).replace(/ \d{4}$/, '') }) }}</template>
+            </p>
+          </header>
+          <RouterLink v-for="machine in job.machines" :key="machine.id" class="row" :to="{ name: 'machine', params: { id: machine.id } }">
+            <StartRod :states="machine.states" :label="rodLabel(machine)" />
+            <span class="name">{{ machine.name }}<small>{{ machine.place }}</small></span>
+            <span class="question" :class="machine.status">
+              <b>{{ machine.question || t('today.done') }}</b>
+              <small>{{ machine.sentence }}</small>
+            </span>
+            <span class="people">{{ machine.people.join(', ') || t('today.nobody') }}</span>
+          </RouterLink>
+        </section>
+      </div>
+      <aside class="pan">
+        <h2 class="panel-title">{{ t('today.putBack') }} <span>{{ view.putBack.length }}</span></h2>
+        <p v-if="view.putBack.length === 0" class="none">{{ t('today.nothing') }}</p>
+        <RouterLink v-for="entry in view.putBack" :key="entry.id" class="out" :to="{ name: 'machine', params: { id: entry.machineId } }">
+          <span>{{ entry.what }}, {{ entry.machine }}</span>
+          <small>{{ t('tape.since', { time: clock(entry.since) }) }}</small>
+        </RouterLink>
+      </aside>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.today {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  height: 100%;
+}
+.board {
+  padding: 18px 22px;
+  overflow: auto;
+  background: var(--paper);
+}
+.lead {
+  display: flex;
+  align-items: center;
+  gap: 18px;
+  min-height: 118px;
+  padding: 14px 0;
+  border-top: 2px solid var(--ink);
+  border-bottom: 2px solid var(--ink);
+}
+.words {
+  flex: 1;
+}
+h1 {
+  font-size: 36px;
+}
+.words p {
+  margin-top: 4px;
+  font-size: 17px;
+  color: var(--iron);
+}
+.go {
+  display: grid;
+  place-items: center;
+  min-height: 56px;
+  text-decoration: none;
+}
+.job {
+  margin-top: 22px;
+}
+.job header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 14px;
+  padding-bottom: 4px;
+  border-bottom: 1px solid var(--ink);
+}
+h2 {
+  font-size: 24px;
+}
+.row {
+  display: grid;
+  grid-template-columns: 120px 130px minmax(0, 1fr) 190px;
+  align-items: center;
+  gap: 18px;
+  min-height: 60px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--rule);
+  text-decoration: none;
+}
+.row:hover {
+  background: var(--ground);
+}
+.name {
+  font: 600 24px/1.1 var(--figures);
+}
+small {
+  display: block;
+  font: 400 14px/1.3 var(--text);
+  color: var(--iron-soft);
+}
+.question small {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.question b {
+  font-weight: 400;
+}
+.question.stop b {
+  font-weight: 600;
+  color: var(--stop);
+}
+.people {
+  font-size: 15px;
+}
+.pan {
+  padding: 18px 16px;
+  background: var(--pan);
+  border-left: 1px solid var(--rule);
+  overflow: auto;
+}
+.out {
+  display: block;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--rule);
+  text-decoration: none;
+}
+.none,
+.empty {
+  padding: 10px 0;
+}
+.problem {
+  grid-column: 1 / -1;
+  padding: 22px;
+}
+@media (max-width: 900px) {
+  .today {
+    display: block;
+    overflow: auto;
+  }
+  .board {
+    padding: 12px 14px;
+  }
+  .lead {
+    flex-wrap: wrap;
+    gap: 12px;
+  }
+  h1 {
+    font-size: 29px;
+  }
+  .go {
+    width: 100%;
+  }
+  .words {
+    flex-basis: 70%;
+  }
+  .row {
+    grid-template-columns: 120px minmax(0, 1fr);
+    gap: 6px 14px;
+    padding: 10px 0;
+  }
+  .question {
+    grid-column: 1 / -1;
+  }
+  .question small {
+    white-space: normal;
+  }
+  .people {
+    display: none;
+  }
+  .job header {
+    display: block;
+  }
+}
+</style>

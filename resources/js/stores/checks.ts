@@ -1,0 +1,33 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import { answer, api, type CheckView, type FieldView } from '@/api/client'
+
+/** What each check asks for, as the server describes it. */
+export const useChecks = defineStore('checks', () => {
+  const byId = ref(new Map<string, CheckView>())
+  const cautions = ref<Record<string, string>>({})
+
+  async function load() {
+    if (byId.value.size > 0) return
+    const told = await answer(api.GET('/api/v1/checks'))
+    byId.value = new Map(told.checks.map((check) => [check.id, check]))
+    cautions.value = told.cautions
+  }
+
+  function check(id: string): CheckView | undefined {
+    return byId.value.get(id)
+  }
+
+  /** A field by its path without indexes, such as `loads.amps`. */
+  function field(id: string, path: string): FieldView | undefined {
+    let fields = byId.value.get(id)?.fields ?? []
+    let found: FieldView | undefined
+    for (const part of path.split('.').filter((p) => !/^\d+$/.test(p))) {
+      found = fields.find((f) => f.name === part)
+      fields = found?.fields ?? []
+    }
+    return found
+  }
+
+  return { byId, cautions, load, check, field }
+})

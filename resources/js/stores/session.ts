@@ -1,0 +1,43 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { answer, api, type SessionView } from '@/api/client'
+
+/** Who is signed in, what they may do, and how they like their figures. */
+export const useSession = defineStore('session', () => {
+  const view = ref<SessionView | null>(null)
+  const person = computed(() => view.value?.person ?? null)
+  const units = computed<'us' | 'si'>(() => (person.value?.units === 'si' ? 'si' : 'us'))
+
+  function take(next: SessionView) {
+    view.value = next
+    document.documentElement.dataset.theme = next.person?.theme ?? localStorage.getItem('iron-start.theme') ?? 'light'
+  }
+
+  async function load() {
+    take(await answer(api.GET('/api/v1/session')))
+  }
+
+  async function signIn(email: string, password: string) {
+    take(await answer(api.POST('/api/v1/session', { body: { email, password } })))
+  }
+
+  async function signInToDemo(name: string) {
+    take(await answer(api.POST('/api/v1/session/demo', { body: { name } })))
+  }
+
+  async function signOut() {
+    await answer(api.DELETE('/api/v1/session'))
+    await load()
+  }
+
+  async function prefer(change: { units?: string; theme?: string; fieldUnits?: Record<string, string> }) {
+    if (change.theme !== undefined) localStorage.setItem('iron-start.theme', change.theme)
+    take(await answer(api.PATCH('/api/v1/me', { body: change })))
+  }
+
+  function may(right: string): boolean {
+    return person.value?.rights.includes(right) ?? false
+  }
+
+  return { view, person, units, load, signIn, signInToDemo, signOut, prefer, may }
+})

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Support\CurrentCompany;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use IronStart\Core\Check\Bench;
 use IronStart\Core\Check\Registry;
@@ -31,6 +32,8 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::preventLazyLoading();
         Model::preventSilentlyDiscardingAttributes();
+        // Addresses of the interface's files begin at the root, whatever host the page was asked for by.
+        Vite::createAssetPathsUsing(fn (string $path): string => "/$path");
         // A machine of a job one is not on, or of another company, is not to be found.
         Route::bind('machine', function (string $id): Machine {
             $person = request()->user();

@@ -95,8 +95,15 @@ final class TodayBoard
             return null;
         }
         $standing = $standings[$first->id];
+        $line = $standing->line((int) $standing->current());
 
-        return new TodayLead($first->id, $first->name, $standing->gates->judgement->status->value, $standing->line((int) $standing->current())->sentence, $standing->next());
+        return new TodayLead(
+            $first->id,
+            $first->name,
+            $standing->gates->judgement->status->value,
+            $line->state === 'stopped' ? $line->sentence : "{$first->job->site->name}, $first->place: $line->question",
+            $standing->next(),
+        );
     }
 
     private static function urgency(Standing $standing): int

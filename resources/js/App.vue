@@ -33,7 +33,7 @@ async function leave() {
       </RouterLink>
       <nav>
         <RouterLink :to="{ name: 'today' }" :class="{ on: route.name === 'today' }">{{ t('app.today') }}</RouterLink>
-        <span v-if="atMachine" class="on">{{ machine.view?.site }}</span>
+        <span v-if="atMachine" class="on"><b>{{ machine.view?.name }}</b> <i>{{ machine.view?.site }}</i></span>
       </nav>
       <button type="button" class="who" @click="menu = true">{{ session.person.name }}, {{ t(`roles.${session.person.role}`) }}</button>
     </header>
@@ -61,6 +61,7 @@ async function leave() {
   height: auto;
 }
 main {
+  grid-row: 2;
   min-height: 0;
   height: 100%;
 }
@@ -99,6 +100,13 @@ nav .on {
   border-color: var(--on-frame);
   color: var(--on-frame);
 }
+.on i {
+  font-style: normal;
+}
+.on b {
+  display: none;
+  font-weight: 600;
+}
 .who {
   min-height: 44px;
   border: 0;
@@ -123,8 +131,11 @@ nav .on {
     padding: 0 12px;
   }
   .brand span,
-  nav span {
+  nav i {
     display: none;
+  }
+  .on b {
+    display: inline;
   }
   .who {
     font-size: 15px;

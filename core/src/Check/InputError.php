@@ -27,12 +27,12 @@ final class InputError extends \DomainException
 
     public static function absent(string $path, string $accepted): self
     {
-        return new self($path, null, $accepted, "$path must be given. Accepted: $accepted.");
+        return new self($path, null, $accepted, "$path: must be given. Accepted: $accepted.");
     }
 
     public static function unknown(string $path, mixed $value, string $accepted): self
     {
-        return new self($path, $value, $accepted, "$path is not asked for here. Accepted: $accepted.");
+        return new self($path, $value, $accepted, "$path: is not asked for here. Accepted: $accepted.");
     }
 
     /** @return array{field: string, value: mixed, accepted: string, message: string} */

@@ -83,7 +83,8 @@ function isOutOfOrder(part: Part): boolean {
 
 /** The server's word for a value, without the name of the key. */
 function words(detail: string): string {
-  return detail.replace(/^[a-z_.0-9]+: /, '')
+  const told = detail.replace(/^[a-z_.0-9]+: /, '')
+  return told.charAt(0).toUpperCase() + told.slice(1)
 }
 
 function problemOf(path: string): string {
@@ -161,7 +162,7 @@ defineExpose({ record })
 <style scoped>
 .frame {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr) auto;
+  grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
   min-height: 0;
   height: 100%;
 }
@@ -224,8 +225,18 @@ select {
   background: var(--box);
 }
 @media (max-width: 900px) {
+  .frame {
+    display: block;
+    overflow: auto;
+  }
   .body {
     display: block;
+    overflow: visible;
+  }
+  .foot {
+    position: sticky;
+    bottom: 0;
+    background: var(--paper);
   }
   .right {
     margin-top: 10px;

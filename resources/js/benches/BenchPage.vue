@@ -37,9 +37,11 @@ provide(
 
 /** The tab of what the gate still asks for; while it is stopped, the tab that stopped it. */
 function firstTab(): string {
+  // Run has an order of its own: walk the list, press, then read.
+  if (props.gate.gate === 8 && props.gate.missing.some((m) => m.check === 'list.prestart')) return 'prestart'
   const asked = props.gate.state === 'stopped' ? props.gate : props.gate.missing[0]
   const found = tabs.value.find((one) => asked !== undefined && one.checks.includes(asked.check) && matches(one, asked.subject))
-  if (props.gate.gate === 8 && found !== undefined && found.id !== 'prestart' && machine.view?.startedAt === null) return 'start'
+  if (props.gate.gate === 8 && found !== undefined && machine.view?.startedAt === null) return 'start'
   return found?.id ?? tabs.value[0]?.id ?? ''
 }
 
@@ -98,7 +100,7 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
 <style scoped>
 .page {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
   height: 100%;
   padding: 14px 20px 0;
 }

@@ -50,8 +50,9 @@ watch(
 }
 .heads button {
   min-height: 44px;
-  padding: 0 12px;
+  padding: 0 9px;
   border: 0;
+  white-space: nowrap;
   border-bottom: 3px solid transparent;
   background: none;
   font-size: 16px;

@@ -135,6 +135,13 @@ button.unit {
   border-bottom: 0;
   padding: 0;
 }
+.compact .box {
+  height: 50px;
+}
+.compact .figure {
+  height: 46px;
+  line-height: 46px;
+}
 .compact label {
   font-size: 14.5px;
   color: var(--iron-soft);

@@ -11,7 +11,7 @@ defineProps<{ status: string; size?: number }>()
     </template>
     <template v-else-if="status === 'watch'">
       <path d="M14 3.5L26 25H2z" class="line" />
-      <path d="M14 11v7" class="line" />
+      <path d="M14 11.5v7" class="line thick" />
     </template>
     <template v-else-if="status === 'stop'">
       <rect x="2" y="2" width="24" height="24" class="fill" />
@@ -36,6 +36,9 @@ defineProps<{ status: string; size?: number }>()
   fill: none;
   stroke: currentcolor;
   stroke-width: 3;
+}
+.thick {
+  stroke-width: 4;
 }
 .stitch {
   stroke-dasharray: 5 3.4;

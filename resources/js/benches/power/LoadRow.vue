@@ -35,12 +35,13 @@ const NOISE = [
 </script>
 
 <template>
-  <div v-if="rotary" class="compressor">
-    <ChoiceField v-model="moved" :label="`${load.name}: ${t('rotation.pressures')}`" :options="MOVED" :problem="problemOf(path('pressure_moved'))" />
-    <div class="pair">
-      <ChoiceField v-model="noise" :label="`${load.name} ${t('rotation.noise').toLowerCase()}`" :options="NOISE" :problem="problemOf(path('noise'))" stacked />
-      <FigureField v-model="amps" check="power.rotation" :path="path('amps')" compact :label="`${load.name} ${t('rotation.amps').toLowerCase()}${load.plate_amps ? `, plate ${load.plate_amps}` : ''}`" :problem="problemOf(path('amps'))" />
+  <div v-if="rotary" class="compressor" role="group" :aria-label="load.name">
+    <div class="row">
+      <ChoiceField v-model="moved" :label="`${load.name}: ${t('rotation.pressures')}`" :options="MOVED" stacked />
+      <ChoiceField v-model="noise" :label="t('rotation.noise')" :options="NOISE" stacked />
+      <FigureField v-model="amps" check="power.rotation" :path="path('amps')" compact :label="load.plate_amps ? t('rotation.ampsOf', { plate: load.plate_amps }) : t('rotation.amps')" />
     </div>
+    <p v-for="member in ['pressure_moved', 'noise', 'amps']" v-show="problemOf(path(member))" :key="member" class="problem" role="alert">{{ problemOf(path(member)) }}</p>
     <FigureField v-if="asksHours" v-model="hours" check="power.rotation" :path="path('hours_backwards')" :label="`${load.name} ${t('rotation.ran').toLowerCase()}`" :problem="problemOf(path('hours_backwards'))" />
   </div>
   <ChoiceField v-else v-model="observed" :label="load.name" :help="t('rotation.wheel')" :options="TURNS" :problem="problemOf(path('observed'))" />
@@ -48,20 +49,47 @@ const NOISE = [
 
 <style scoped>
 .compressor {
-  padding-bottom: 2px;
-}
-.compressor :deep(.choice) {
-  border-bottom: 0;
-}
-.pair {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr);
-  gap: 16px;
-  padding-bottom: 6px;
+  padding: 4px 0 6px;
   border-bottom: 1px solid var(--rule);
 }
-.pair :deep(legend) {
+.row {
+  display: grid;
+  grid-template-columns: auto auto minmax(76px, 1fr);
+  align-items: end;
+  gap: 10px;
+}
+.row :deep(.choice) {
+  padding: 0;
+  border: 0;
+}
+.row :deep(legend) {
   font-size: 14.5px;
-  color: var(--iron-soft);
+  white-space: nowrap;
+}
+.row :deep(.options) {
+  flex-wrap: nowrap;
+}
+.row :deep(.options label) {
+  min-height: 50px;
+  padding: 0 10px;
+}
+.row :deep(.box) {
+  height: 50px;
+}
+.row :deep(.figure) {
+  height: 46px;
+  line-height: 46px;
+}
+.row :deep(.unit) {
+  min-width: 20px;
+}
+.problem {
+  font-size: 15px;
+  color: var(--stop);
+}
+@media (max-width: 640px) {
+  .row {
+    grid-template-columns: auto auto;
+  }
 }
 </style>

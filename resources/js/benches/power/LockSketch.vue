@@ -15,11 +15,11 @@ const danger = computed(() => props.workAt === 'line_side' && !upstream.value)
     <rect x="30" y="26" width="120" height="38" class="box" />
     <text x="90" y="50" text-anchor="middle" font-size="15">{{ t('lockout.board') }}</text>
     <line x1="90" y1="64" x2="90" y2="120" :class="upstream ? 'dead' : 'live'" />
-    <text x="104" y="97" font-size="15" :class="upstream ? 'off' : 'hot'">{{ upstream ? t('lockout.dead') : t('lockout.live') }} · {{ t('lockout.line') }}</text>
+    <text x="114" y="97" font-size="15" :class="upstream ? 'off' : 'hot'">{{ upstream ? t('lockout.dead') : t('lockout.live') }} · {{ t('lockout.line') }}</text>
     <rect x="30" y="120" width="120" height="38" class="box" />
     <text x="90" y="144" text-anchor="middle" font-size="15">{{ t('rotation.disconnect') }}</text>
     <line x1="90" y1="158" x2="90" y2="210" :class="lockAt ? 'dead' : 'live'" />
-    <text x="104" y="188" font-size="15" :class="lockAt ? 'off' : 'hot'">{{ lockAt ? t('lockout.dead') : t('lockout.live') }} · {{ t('lockout.load') }}</text>
+    <text x="114" y="188" font-size="15" :class="lockAt ? 'off' : 'hot'">{{ lockAt ? t('lockout.dead') : t('lockout.live') }} · {{ t('lockout.load') }}</text>
     <rect x="30" y="210" width="120" height="38" class="box" />
     <text x="90" y="234" text-anchor="middle" font-size="15">{{ t('rotation.terminals') }}</text>
     <g v-if="lockAt" :transform="`translate(160 ${upstream ? 30 : 124})`">

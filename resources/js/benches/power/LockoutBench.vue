@@ -20,7 +20,8 @@ const machine = useMachine()
 const checks = useChecks()
 const session = useSession()
 type Draft = { figures: Figures; lock_id: string; tag_name: string; lock_at?: string; work_at?: string; tester_proved_before?: boolean; tester_proved_after?: boolean }
-const READINGS = ['volts_ab', 'volts_bc', 'volts_ca', 'volts_ag', 'volts_bg', 'volts_cg', 'control_volts'] as const
+const SIX = ['volts_ab', 'volts_bc', 'volts_ca', 'volts_ag', 'volts_bg', 'volts_cg'] as const
+const READINGS = [...SIX, 'control_volts'] as const
 const { draft, clear, put } = useDraft<Draft>(`${machine.view?.id}.lockout`, () => ({ figures: {}, lock_id: '', tag_name: session.person?.name ?? '' }))
 const frame = ref<InstanceType<typeof BenchFrame> | null>(null)
 const pristine = computed(() => draft.value.lock_id.trim() === '' && draft.value.lock_at === undefined && draft.value.work_at === undefined && draft.value.tester_proved_before === undefined && !anyTyped(draft.value.figures, READINGS))
@@ -65,7 +66,10 @@ defineExpose({
       <ChoiceField v-model="draft.lock_at" :label="label('lock_at')" :options="LOCK_AT" />
       <ChoiceField v-model="draft.work_at" :label="label('work_at')" :options="WORK_AT" />
       <ChoiceField v-model="draft.tester_proved_before" :label="label('tester_proved_before')" :help="help('tester_proved_before')" :options="YES" />
-      <FigureField v-for="name in READINGS" :key="name" v-model="draft.figures[name]" check="power.lockout" :path="name" :problem="problemOf(name)" :optional="name === 'control_volts'" @several="fillFrom(draft.figures, READINGS, name, $event, 'V')" />
+      <div class="six">
+        <FigureField v-for="name in SIX" :key="name" v-model="draft.figures[name]" check="power.lockout" :path="name" :problem="problemOf(name)" compact @several="fillFrom(draft.figures, SIX, name, $event, 'V')" />
+      </div>
+      <FigureField v-model="draft.figures.control_volts" check="power.lockout" path="control_volts" :problem="problemOf('control_volts')" optional />
       <ChoiceField v-model="draft.tester_proved_after" :label="label('tester_proved_after')" :help="help('tester_proved_after')" :options="YES" />
     </template>
   </BenchFrame>
@@ -77,6 +81,13 @@ defineExpose({
   grid-template-columns: 110px 1fr;
   gap: 12px;
   padding: 4px 0;
+}
+.six {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 4px 8px;
+  padding: 4px 0 6px;
+  border-bottom: 1px solid var(--rule);
 }
 .text {
   display: block;

@@ -5,23 +5,23 @@ import { useI18n } from 'vue-i18n'
 /** Three phases on a clock face, and the order in which they come round. */
 const props = defineProps<{ turns: 'forward' | 'reverse' | 'unknown' }>()
 const { t } = useI18n()
-const R = 74
-const at = (degrees: number, r: number) => ({ x: 110 + r * Math.sin((degrees * Math.PI) / 180), y: 104 - r * Math.cos((degrees * Math.PI) / 180) })
+const FACE = 70
+const ARC = 84
+const LABEL = 106
+const at = (degrees: number, r: number) => ({ x: 130 + r * Math.sin((degrees * Math.PI) / 180), y: 122 - r * Math.cos((degrees * Math.PI) / 180) })
 const PHASES = [
   { name: 'L1', degrees: 0 },
   { name: 'L2', degrees: 120 },
   { name: 'L3', degrees: 240 },
 ]
-/** From L1 round to the phase that follows, stopping short of its label. */
+const way = computed(() => (props.turns === 'reverse' ? -1 : 1))
+/** From L1 round to the phase that follows it. */
 const arc = computed(() => {
-  const end = props.turns === 'forward' ? 96 : -96
-  const [a, b] = [at(props.turns === 'forward' ? 14 : -14, R + 13), at(end, R + 13)]
-  return `M${a.x} ${a.y} A${R + 13} ${R + 13} 0 0 ${props.turns === 'forward' ? 1 : 0} ${b.x} ${b.y}`
+  const [a, b] = [at(8 * way.value, ARC), at(98 * way.value, ARC)]
+  return `M${a.x} ${a.y} A${ARC} ${ARC} 0 0 ${way.value === 1 ? 1 : 0} ${b.x} ${b.y}`
 })
 const head = computed(() => {
-  const end = props.turns === 'forward' ? 96 : -96
-  const lead = props.turns === 'forward' ? 12 : -12
-  const [tip, inner, outer] = [at(end + lead, R + 13), at(end, R + 3), at(end, R + 23)]
+  const [tip, inner, outer] = [at(113 * way.value, ARC), at(98 * way.value, ARC - 11), at(98 * way.value, ARC + 11)]
   return `M${tip.x} ${tip.y} L${inner.x} ${inner.y} L${outer.x} ${outer.y}Z`
 })
 const told = computed(() => {
@@ -32,11 +32,11 @@ const told = computed(() => {
 
 <template>
   <figure>
-    <svg viewBox="0 0 220 200" role="img" :aria-label="told" :class="turns">
-      <circle cx="110" cy="104" :r="R" class="face" />
+    <svg viewBox="0 0 260 200" role="img" :aria-label="told" :class="turns">
+      <circle cx="130" cy="122" :r="FACE" class="face" />
       <g v-for="phase in PHASES" :key="phase.name">
-        <line x1="110" y1="104" :x2="at(phase.degrees, R - 16).x" :y2="at(phase.degrees, R - 16).y" class="hand" />
-        <text :x="at(phase.degrees, R + (phase.degrees === 0 ? 3 : 14)).x + (phase.degrees === 0 ? 0 : phase.degrees === 120 ? 6 : -6)" :y="at(phase.degrees, R - (phase.degrees === 0 ? 8 : -18)).y + 5" text-anchor="middle" class="fig" font-size="20">{{ phase.name }}</text>
+        <line x1="130" y1="122" :x2="at(phase.degrees, FACE - 8).x" :y2="at(phase.degrees, FACE - 8).y" class="hand" />
+        <text :x="at(phase.degrees, LABEL).x" :y="at(phase.degrees, LABEL).y + 7" text-anchor="middle" class="fig" font-size="22">{{ phase.name }}</text>
       </g>
       <template v-if="turns !== 'unknown'">
         <path :d="arc" class="arc" />
@@ -44,7 +44,7 @@ const told = computed(() => {
       </template>
     </svg>
     <figcaption>
-      {{ told }}<template v-if="turns === 'reverse'"><br />{{ t('rotation.should') }}</template>
+      {{ told }}<template v-if="turns === 'reverse'">; {{ t('rotation.should') }}</template>
     </figcaption>
   </figure>
 </template>
@@ -53,7 +53,7 @@ const told = computed(() => {
 svg {
   display: block;
   width: 100%;
-  max-height: 200px;
+  max-height: 150px;
 }
 .face {
   fill: none;
@@ -82,7 +82,7 @@ svg {
   stroke: var(--iron-soft);
 }
 figcaption {
-  font-size: 15px;
+  font-size: 14.5px;
   line-height: 1.25;
   text-align: center;
 }

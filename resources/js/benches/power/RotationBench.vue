@@ -39,7 +39,7 @@ const untold = computed(() => {
 const blocked = computed(() => (untold.value.length > 0 ? t('bench.tellHours', { names: untold.value.join(', ') }) : ''))
 
 function asksHours(load: SheetLoad): boolean {
-  return isRotary(load) && (ran.value.has(load.name) || draft.value.seen[load.name]?.pressure_moved === false)
+  return isRotary(load) && ran.value.has(load.name)
 }
 
 defineExpose({ record: () => frame.value?.record(), correct: (entry: TapeEntry) => put(rotationDraft(entry.input)) })
@@ -66,11 +66,11 @@ defineExpose({ record: () => frame.value?.record(), correct: (entry: TapeEntry) 
 <style scoped>
 .drawings {
   display: grid;
-  gap: 10px;
+  gap: 6px;
 }
 .monitor :deep(.options label) {
-  padding: 0 9px;
-  font-size: 19px;
+  padding: 0 6px;
+  font-size: 18px;
 }
 .others {
   padding: 8px 0;

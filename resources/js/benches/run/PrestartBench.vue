@@ -52,11 +52,14 @@ defineExpose({
 
 <template>
   <BenchFrame ref="frame" class="prestart" :part="part" :pristine="pristine" @clear="clear" @recorded="emit('recorded', $event)">
-    <template #fields="{ problemOf }">
-      <p class="left-over">
-        <span class="fig">{{ t('list.left', { done: items.length - left, of: items.length }) }}</span>
+    <template #drawing>
+      <div class="walked">
+        <p class="fig">{{ t('list.left', { done: items.length - left, of: items.length }) }}</p>
+        <div class="track"><div :style="{ width: `${(100 * (items.length - left)) / Math.max(1, items.length)}%` }"></div></div>
         <button v-if="left > 0 && left < items.length" type="button" class="press small" @click="restYes">{{ t('list.rest') }}</button>
-      </p>
+      </div>
+    </template>
+    <template #fields="{ problemOf }">
       <fieldset v-for="item in items" :key="item.id" class="item" :class="draft.answers[item.id]">
         <legend>{{ item.text }}</legend>
         <div class="answers">
@@ -79,14 +82,26 @@ defineExpose({
 .prestart :deep(.right) {
   order: 2;
 }
-.left-over {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  min-height: 48px;
+.walked {
+  display: grid;
+  gap: 12px;
+  padding: 6px 0 12px;
 }
 .fig {
-  font: 600 26px/1 var(--figures);
+  font: 600 44px/1 var(--figures);
+}
+.track {
+  height: 12px;
+  background: var(--rule);
+}
+.track div {
+  height: 100%;
+  background: var(--ink);
+}
+.prestart :deep(.left) {
+  position: sticky;
+  top: 0;
+  align-self: start;
 }
 .item {
   display: grid;

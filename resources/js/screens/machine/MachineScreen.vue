@@ -78,11 +78,11 @@ useKeys({
     <aside class="ask">
       <header>
         <h1>{{ machine.view.name }}, {{ machine.view.place }}</h1>
-        <p class="caption">{{ machine.view.summary }}</p>
+        <p class="caption sub">{{ machine.view.summary }}</p>
+        <RouterLink class="record" :to="{ name: 'record', params: { id: machine.view.id } }">{{ t('machine.record') }}</RouterLink>
         <p v-if="machine.view.history" class="history">{{ machine.view.history }}</p>
       </header>
       <QuestionRail :gates="machine.view.gates" :chosen="gate" @choose="choose" />
-      <RouterLink class="press small record" :to="{ name: 'record', params: { id: machine.view.id } }">{{ t('machine.record') }}</RouterLink>
     </aside>
     <section class="bench">
       <BenchPage :key="`${machine.view.id}-${gate}`" ref="bench" :gate="chosen" />
@@ -124,11 +124,11 @@ useKeys({
   line-height: 1.3;
 }
 .record {
-  display: grid;
-  place-items: center;
-  margin-top: auto;
-  flex: none;
-  text-decoration: none;
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  margin: -4px 0 -8px;
+  font-weight: 600;
 }
 .bench {
   min-width: 0;

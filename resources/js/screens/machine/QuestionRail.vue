@@ -23,6 +23,8 @@ const lines = computed<Line[]>(() => {
 
 function sub(gate: GateView): string {
   if (gate.state === 'not_yet' && !gate.shut) return ''
+  // A stop that belongs to two questions is told once.
+  if (gate.state === 'stopped' && props.gates.some((g) => g.gate < gate.gate && g.sentence === gate.sentence)) return t('machine.sameStop')
   return gate.sentence
 }
 </script>
@@ -87,7 +89,7 @@ li {
 button,
 p {
   min-height: 44px;
-  padding: 6px 8px 7px;
+  padding: 4px 8px 5px;
   border: 2px solid transparent;
   background: none;
   font-size: 16px;

@@ -27,7 +27,8 @@ function title(entry: TapeEntry): string {
 }
 
 function figures(entry: TapeEntry): string {
-  const first = entry.readings.slice(0, 3)
+  // Only what was measured side by side; the rest the sentence tells.
+  const first = entry.readings.filter((r) => /^(volts_|ohms_|megohms|loads\.\d+\.amps_)/.test(r.path)).slice(0, 3)
   const unit = first[0]?.unit
   if (first.length === 0) return ''
   const one = first.every((r) => r.unit === unit)
@@ -52,7 +53,7 @@ defineExpose({ openFirst })
       <p v-if="machine.openPutBack.length === 0" class="none">{{ t('tape.none') }}</p>
       <div v-for="entry in machine.openPutBack" :key="entry.id" class="entry-out">
         <span>{{ entry.what }}<small>{{ t('tape.since', { time: clock(entry.since) }) }}</small></span>
-        <button v-if="mayClose(entry)" type="button" class="press small" @click="closing = entry">{{ t('tape.closeIt') }}</button>
+        <button v-if="mayClose(entry)" type="button" class="press small off" @click="closing = entry">{{ t('tape.closeIt') }}</button>
       </div>
     </section>
     <section class="tape" tabindex="0" :aria-label="t('tape.title')">
@@ -87,6 +88,11 @@ defineExpose({ openFirst })
   gap: 8px;
   padding: 6px 0;
   border-bottom: 1px solid var(--rule);
+}
+.off {
+  flex: none;
+  padding: 0 10px;
+  white-space: nowrap;
 }
 .none {
   padding: 8px 0 2px;

@@ -38,6 +38,7 @@ function title(entry: TapeEntry): string {
 
 /** Who and when the deciding verdict was. */
 function decided(check: string, subject: string): string {
+  if (check === '') return ''
   const entry = [...(record.value?.evidence ?? [])].reverse().find((e) => e.check === check && e.subject === subject && !e.suspect)
   return entry === undefined ? '' : `${entry.who}, ${day(entry.deviceAt)} ${clock(entry.deviceAt)}`
 }

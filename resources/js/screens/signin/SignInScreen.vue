@@ -27,7 +27,7 @@ async function enter(how: () => Promise<void>) {
 <template>
   <div class="sign-in">
     <div class="card">
-      <svg class="rod" viewBox="0 0 16 240" aria-hidden="true">
+      <svg class="rod" viewBox="0 0 16 240" preserveAspectRatio="none" aria-hidden="true">
         <rect width="16" height="96" class="iron" />
         <rect y="96" width="16" height="28" class="forge" />
         <rect y="124" width="16" height="116" class="ink" />

@@ -59,7 +59,7 @@ onMounted(load)
               <b>{{ machine.question || t('today.done') }}</b>
               <small>{{ machine.sentence }}</small>
             </span>
-            <span class="people">{{ machine.people.join(', ') || t('today.nobody') }}</span>
+            <span class="people">{{ machine.people.map((name) => name.split(' ')[0]).join(', ') || t('today.nobody') }}</span>
           </RouterLink>
         </section>
       </div>
@@ -128,7 +128,7 @@ h2 {
 }
 .row {
   display: grid;
-  grid-template-columns: 120px 130px minmax(0, 1fr) 190px;
+  grid-template-columns: 120px 130px minmax(0, 1fr) 150px;
   align-items: center;
   gap: 18px;
   min-height: 60px;
@@ -148,9 +148,11 @@ small {
   color: var(--iron-soft);
 }
 .question small {
+  display: -webkit-box;
   overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  line-clamp: 2;
 }
 .question b {
   font-weight: 400;
@@ -210,9 +212,6 @@ small {
   }
   .question {
     grid-column: 1 / -1;
-  }
-  .question small {
-    white-space: normal;
   }
   .people {
     display: none;

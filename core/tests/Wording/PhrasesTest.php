@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Tests\Wording;
+
+use IronStart\Core\Check\Bench;
+use IronStart\Core\Check\Field;
+use IronStart\Core\Check\InputError;
+use IronStart\Core\Check\Registry;
+use IronStart\Core\Gate\Belonging;
+use IronStart\Core\Tests\Corpus;
+use IronStart\Core\Verdict\Caution;
+use IronStart\Core\Verdict\Finding;
+use IronStart\Core\Verdict\Judgement;
+use IronStart\Core\Wording\Phrases;
+use IronStart\Core\Wording\Speaker;
+use PHPUnit\Framework\TestCase;
+
+/** Every code has its words, every word its code, and no figure is lost between them. */
+final class PhrasesTest extends TestCase
+{
+    private const RAW = '/[{}]|\bmissing:|_[a-z]+_/';
+
+    public function testEachCodeHasAPhraseAndEachPhraseACode(): void
+    {
+        $phrases = Phrases::shipped();
+        $used = [];
+        foreach ($this->judgements() as [$check, $judgement]) {
+            foreach ([...$judgement->findings, ...$judgement->basis] as $finding) {
+                $used[$check][$finding->phrase] = true;
+                $this->assertParametersFit($phrases, $check, $finding);
+            }
+            foreach ($judgement->cautions as $caution) {
+                self::assertContains($caution, Caution::ALL);
+            }
+        }
+        foreach ((new Registry())->ids() as $id) {
+            self::assertSame([], array_values(array_diff($phrases->all($id), array_keys($used[$id] ?? []))), "phrases of $id that no case reaches");
+        }
+    }
+
+    public function testSentencesAreWholeAndHoldNoKeys(): void
+    {
+        $speaker = new Speaker(Phrases::shipped());
+        foreach ($this->judgements() as [$check, $judgement]) {
+            if ($check === 'job.gates') {
+                continue;
+            }
+            foreach (['us', 'si'] as $units) {
+                $verdict = $speaker->verdict((new Registry())->get($check), $judgement, $units);
+                self::assertNotSame('', $verdict->headline, $check);
+                self::assertNotSame([], $verdict->basis, $check);
+                foreach ([$verdict->headline, ...$verdict->because, ...$verdict->next, ...$verdict->basis] as $sentence) {
+                    self::assertMatchesRegularExpression('/^\S.*[.?!]$/s', $sentence, $check);
+                    self::assertDoesNotMatchRegularExpression(self::RAW, $sentence, $check);
+                }
+            }
+        }
+    }
+
+    public function testAStopAndAnOpenVerdictSayWhatToDoOrWhatIsMissing(): void
+    {
+        $speaker = new Speaker(Phrases::shipped());
+        foreach ($this->judgements() as [$check, $judgement]) {
+            if ($check !== 'job.gates' && $judgement->status->value === 'stop') {
+                self::assertNotSame([], $speaker->verdict((new Registry())->get($check), $judgement, 'us')->next, $check . json_encode($judgement->codes()));
+            }
+        }
+    }
+
+    public function testEveryFieldCautionGateAndCheckHasItsWords(): void
+    {
+        $phrases = Phrases::shipped();
+        foreach ((new Registry())->ids() as $id) {
+            self::assertStringEndsWith('?', $phrases->question($id));
+            self::assertNotSame('', $phrases->short($id));
+            $this->assertLabels($phrases, $id, (new Registry())->get($id)->fields(), '');
+        }
+        foreach (Caution::ALL as $caution) {
+            self::assertNotSame('', $phrases->caution($caution));
+        }
+        foreach (Belonging::checks() as $check) {
+            self::assertNotSame('', $phrases->common('todo', $check));
+        }
+    }
+
+    /** @param list<Field> $fields */
+    private function assertLabels(Phrases $phrases, string $id, array $fields, string $prefix): void
+    {
+        foreach ($fields as $field) {
+            self::assertNotSame('', $phrases->field($id, $prefix . $field->name)[0]);
+            $this->assertLabels($phrases, $id, $field->fields, "$prefix$field->name.");
+        }
+    }
+
+    /** A pattern asks for nothing the finding lacks, and no figure of it goes unsaid. */
+    private function assertParametersFit(Phrases $phrases, string $check, Finding $finding): void
+    {
+        if ($finding->phrase === 'missing') {
+            return;
+        }
+        $say = $phrases->say($check, $finding->phrase);
+        preg_match_all('/\{([a-z]\w*)\s*[,}]/', implode(' ', [$say['head'], ...$say['why'], ...$say['next']]), $found);
+        $asked = array_values(array_unique($found[1]));
+        $given = array_map(strval(...), array_keys($finding->params));
+        self::assertSame([], array_values(array_diff($asked, $given)), "$check, $finding->phrase: asked for and not given");
+        self::assertSame([], array_values(array_diff($given, $asked)), "$check, $finding->phrase: given and never said");
+    }
+
+    /** @return iterable<array{string, Judgement}> */
+    private function judgements(): iterable
+    {
+        $bench = new Bench(new Registry(), new Speaker(Phrases::shipped()));
+        foreach ([...Corpus::vectors(), ...Corpus::more()] as [$case]) {
+            try {
+                $input = $bench->input($case['check'], $case['input']);
+            } catch (InputError) {
+                continue;
+            }
+            yield [$case['check'], $bench->registry->get($case['check'])->judge($input)];
+        }
+    }
+}

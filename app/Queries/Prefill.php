@@ -21,7 +21,7 @@ final class Prefill
     public function of(Machine $machine, User $person, array $tape): array
     {
         $electrical = $machine->sheet->body['electrical'] ?? [];
-        $plate = array_filter(['plate_voltage' => self::nominal($electrical)]);
+        $plate = array_filter(['plate_voltage' => self::nominal($electrical)], self::isGiven(...));
         $range = array_intersect_key($electrical, array_flip(['volts_min', 'volts_max', 'unbalance_limit']));
         $average = self::lastAverage($tape);
         $motors = self::motors($electrical['motors'] ?? []);
@@ -37,7 +37,7 @@ final class Prefill
             'power.lockout' => ['tag_name' => $person->name],
             'power.rotation' => ['loads' => array_map(self::rotating(...), $motors)],
             'power.running_amps' => ['loads' => array_map(self::running(...), $motors)],
-            'compressor.windings' => array_filter(['plate_ohms' => self::compressorOhms($electrical['motors'] ?? [])]),
+            'compressor.windings' => array_filter(['plate_ohms' => self::compressorOhms($electrical['motors'] ?? [])], self::isGiven(...)),
             'list.prestart' => ['job_type' => $machine->job->type],
         ];
     }
@@ -78,7 +78,12 @@ final class Prefill
     {
         $plate = isset($motor['plate_points']) ? ['plate_points' => $motor['plate_points']] : ['plate_amps' => $motor['amps'] ?? null];
 
-        return array_intersect_key($motor, array_flip(['name', 'kind', 'phases'])) + array_filter($plate);
+        return array_intersect_key($motor, array_flip(['name', 'kind', 'phases'])) + array_filter($plate, self::isGiven(...));
+    }
+
+    private static function isGiven(mixed $value): bool
+    {
+        return $value !== null && $value !== '';
     }
 
     /** @param array<string, mixed> $electrical */

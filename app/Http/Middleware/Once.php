@@ -60,7 +60,7 @@ final class Once
     {
         $kept = $this->db->table('idempotency_keys')->where($row)->first();
         $answer = json_decode($kept->answer ?? '', true);
-        if (! is_array($answer) || ($answer['print'] ?? '') !== $print) {
+        if ($kept === null || ! is_array($answer) || ($answer['print'] ?? '') !== $print) {
             throw Problem::keyUsedOtherwise();
         }
 

@@ -27,7 +27,11 @@ final readonly class Input
     ) {
     }
 
-    /** The same input, knowing what is missing in it. @param list<string> $missing */
+    /**
+     * The same input, knowing what is missing in it.
+     *
+     * @param list<string> $missing
+     */
     public function lacking(array $missing): self
     {
         return new self($this->values, $this->quantities, $this->given, $missing, $this->path);

@@ -21,7 +21,7 @@ final class InputReader
     /** @var list<InputError> */
     private array $errors = [];
 
-    /** @var list<string> */
+    /** @var array<int, string> paths; '' where it turned out not to be needed */
     private array $missing = [];
 
     /** @param list<Field> $fields */

@@ -10,7 +10,6 @@ use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
 use IronStart\Core\Quantity\Kind;
-use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;

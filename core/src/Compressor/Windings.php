@@ -80,12 +80,13 @@ final class Windings implements Check
         return $in->int('phases') === 1 ? $this->singlePhase($in, $ohms) : $this->threePhase($in, $ohms);
     }
 
-    /** @param list<float> $ohms */
+    /** @param non-empty-list<float> $ohms */
     private function singlePhase(Input $in, array $ohms): Judgement
     {
         if (min($ohms) === 0.0) {
             return $this->judgement([self::shorted($ohms)]);
         }
+        /** @param non-empty-list<float> $r */
         $difference = fn (array $r): array => ['sum' => 100 * abs(2 * max($r) - array_sum($r)) / max($r)];
         $found = fn (array $j): array => Limit::over($j['sum'], self::SUM_OFF) ? [Finding::watch('sum_off', ['difference' => Said::percent($j['sum'], self::SUM_OFF)])] : [];
         $judged = $difference($ohms);
@@ -95,7 +96,7 @@ final class Windings implements Check
         return $this->judgement($findings, ['sum_difference' => Value::of($judged['sum'], '%')], $marginal);
     }
 
-    /** @param list<float> $ohms */
+    /** @param non-empty-list<float> $ohms */
     private function threePhase(Input $in, array $ohms): Judgement
     {
         $mean = array_sum($ohms) / 3;
@@ -103,13 +104,14 @@ final class Windings implements Check
             return $this->judgement([self::shorted($ohms)], ['mean' => Value::of(0.0, 'ohm')]);
         }
         $expected = self::expected($in);
+        /** @param non-empty-list<float> $r */
         $results = fn (array $r): array => ['spread' => 100 * (max($r) - min($r)) / (array_sum($r) / 3)]
             + ($expected === null ? [] : ['deviation' => 100 * (array_sum($r) / 3 / $expected - 1)]);
         $judged = $results($ohms);
         $unsure = Uncertainty::eachAlone($results, $ohms, self::errors($in, $ohms));
         $values = ['mean' => Value::of($mean, 'ohm'), 'spread' => Value::of($judged['spread'], '%')];
         if ($expected !== null) {
-            $values += ['expected' => Value::of($expected, 'ohm'), 'deviation' => Value::of($judged['deviation'], '%')];
+            $values += ['expected' => Value::of($expected, 'ohm'), 'deviation' => Value::of($judged['deviation'] ?? 0.0, '%')];
         }
         $found = fn (array $j): array => self::found($in, $ohms, $j, $expected);
         $marginal = self::marginal($found, $judged, $unsure);
@@ -122,7 +124,7 @@ final class Windings implements Check
     }
 
     /**
-     * @param list<float>          $ohms
+     * @param non-empty-list<float> $ohms
      * @param array<string, float> $judged
      * @return list<Finding>
      */
@@ -142,14 +144,14 @@ final class Windings implements Check
         if ($in->given('plate_ohms') && $expected === null) {
             $findings[] = Missing::at('at_temperature');
         }
-        if ($expected !== null && Limit::over(abs($judged['deviation']), self::OFF_PLATE)) {
-            $findings[] = Finding::watch('off_plate', ['deviation' => Said::percent(abs($judged['deviation']), self::OFF_PLATE), 'expected' => Said::ohms($expected), 'mean' => Said::ohms(array_sum($ohms) / 3)]);
+        if ($expected !== null && Limit::over(abs($judged['deviation'] ?? 0.0), self::OFF_PLATE)) {
+            $findings[] = Finding::watch('off_plate', ['deviation' => Said::percent(abs($judged['deviation'] ?? 0.0), self::OFF_PLATE), 'expected' => Said::ohms($expected), 'mean' => Said::ohms(array_sum($ohms) / 3)]);
         }
 
         return $findings;
     }
 
-    /** @param list<float> $ohms */
+    /** @param non-empty-list<float> $ohms */
     private static function isShorted(array $ohms, ?float $plate): bool
     {
         foreach ($ohms as $i => $pair) {
@@ -162,7 +164,7 @@ final class Windings implements Check
         return false;
     }
 
-    /** @param list<float> $ohms */
+    /** @param non-empty-list<float> $ohms */
     private static function shorted(array $ohms): Finding
     {
         $pair = self::PAIRS[(int) array_search(min($ohms), $ohms, true)];
@@ -182,7 +184,7 @@ final class Windings implements Check
     }
 
     /**
-     * @param list<float> $ohms
+     * @param non-empty-list<float> $ohms
      * @return list<float>
      */
     private static function errors(Input $in, array $ohms): array

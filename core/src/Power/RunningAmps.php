@@ -95,6 +95,7 @@ final class RunningAmps implements Check
             $plate = self::plate($load);
             $average = array_sum($legs) / count($legs);
             $values["loads.$i.average"] = Value::of($average, 'A');
+            /** @param list<float> $v */
             $results = function (array $v) use ($plate, $i): array {
                 $average = array_sum($v) / count($v);
 

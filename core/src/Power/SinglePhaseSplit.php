@@ -118,7 +118,7 @@ final class SinglePhaseSplit implements Check
     /**
      * Every placement in order (ab, bc, ca by list order); the first of the best is kept.
      *
-     * @param list<float>     $amps
+     * @param array<int, float> $amps
      * @param array<int, int> $fixed
      * @param list<int>       $free
      * @return array<int, int>

@@ -98,7 +98,7 @@ final class Voltage implements Check
         $judged += $results($readings);
         $unsure += Uncertainty::sharedInstrument($results, $readings, Uncertainty::VOLTMETER);
         if ($sag) {
-            $values['sag'] = Value::of($judged['sag'], '%');
+            $values['sag'] = Value::of($judged['sag'] ?? 0.0, '%');
         }
         $found = fn (array $judged): array => self::findings($judged, $low, $high, $limit, self::PAIRS[$legs->worst]);
         $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), $judged, $unsure);

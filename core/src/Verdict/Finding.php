@@ -28,7 +28,7 @@ final readonly class Finding
     /** @param Params $params */
     public static function of(Status $status, string $code, array $params = [], ?string $phrase = null): self
     {
-        return new self($code, $status, $params, false, $phrase ?? strtok($code, ':'));
+        return new self($code, $status, $params, false, $phrase ?? explode(':', $code, 2)[0]);
     }
 
     /** @param Params $params */

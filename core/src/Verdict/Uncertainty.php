@@ -71,8 +71,8 @@ final class Uncertainty
                 $up[$i] += $by;
                 $down[$i] -= $by;
             }
-            $above = $results($up);
-            $below = $results($down);
+            $above = $results(array_values($up));
+            $below = $results(array_values($down));
             foreach ($at as $name => $value) {
                 $sums[$name] += max(abs($above[$name] - $value), abs($below[$name] - $value)) ** 2;
             }

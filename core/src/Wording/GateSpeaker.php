@@ -49,7 +49,13 @@ final class GateSpeaker
         return $lines;
     }
 
-    /** Why the start is refused, one sentence a reason; empty when it is not. @param list<GateLine> $lines @param array<string, string> $putBack @return list<string> */
+    /**
+     * Why the start is refused, one sentence a reason; empty when it is not.
+     *
+     * @param list<GateLine>        $lines
+     * @param array<string, string> $putBack
+     * @return list<string>
+     */
     public function whyShut(Judgement $gates, array $lines, array $putBack, int $gate): array
     {
         if (! in_array($gate, $this->list($gates, 'shut'), true)) {

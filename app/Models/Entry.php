@@ -20,11 +20,16 @@ namespace App\Models;
  */
 final class Entry extends OfCompany
 {
+    /** To the millisecond, with its zone. */
+    public const MOMENT = 'Y-m-d H:i:s.vP';
+
     protected $table = 'entries';
 
     protected $fillable = ['machine_id', 'at', 'kind', 'user_id', 'device_id', 'device_at', 'recorded_at', 'supersedes', 'out_of_order', 'reason'];
 
     public $timestamps = false;
+
+    protected $dateFormat = self::MOMENT;
 
     protected $casts = ['device_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime', 'out_of_order' => 'array'];
 }

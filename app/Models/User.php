@@ -26,6 +26,8 @@ final class User extends Authenticatable
 {
     protected $fillable = ['company_id', 'name', 'email', 'password', 'role', 'units', 'theme', 'field_units'];
 
+    protected $attributes = ['units' => 'us', 'theme' => 'light', 'field_units' => '{}'];
+
     protected $hidden = ['password', 'remember_token'];
 
     protected $casts = ['password' => 'hashed', 'role' => Role::class, 'field_units' => 'array'];

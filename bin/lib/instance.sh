@@ -123,7 +123,7 @@ start_postgres() {
     port="$(cat "$VAR/database.port" 2>/dev/null || true)"
     if [ -z "$port" ] || ! port_free "$port"; then port="$(free_port)"; fi
     printf '%s' "$port" > "$VAR/database.port"
-    in_background "$VAR/postgres.log" "$bin/postgres" -D "$data" -c listen_addresses=127.0.0.1 -c port="$port" -c unix_socket_directories=''
+    in_background "$VAR/postgres.log" "$bin/postgres" -D "$data" -c listen_addresses=127.0.0.1 -c port="$port" -c unix_socket_directories='' -c timezone=UTC
     POSTGRES_PID=$CHILD
     DATABASE_URL="pgsql://iron:$(cat "$VAR/database.secret")@127.0.0.1:$port/ironstart"
     local tries=0

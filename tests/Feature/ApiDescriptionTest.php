@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Support\Role;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Route;
+
+final class ApiDescriptionTest extends FeatureTestCase
+{
+    public function testTheDescriptionIsNotStale(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'api');
+        self::assertSame(0, Artisan::call('api:describe', ['file' => $file]));
+        self::assertJsonStringEqualsJsonFile(public_path('openapi.json'), (string) file_get_contents($file), 'run: php artisan api:describe && npm run api');
+        unlink($file);
+    }
+
+    public function testEveryRouteIsDescribed(): void
+    {
+        $paths = json_decode((string) file_get_contents(public_path('openapi.json')), true)['paths'];
+        foreach (Route::getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/v1/') && $route->uri() !== 'api/v1/nothing') {
+                self::assertArrayHasKey(strtolower($route->methods()[0]), $paths["/{$route->uri()}"] ?? [], $route->uri());
+            }
+        }
+    }
+
+    public function testTheCatalogueDescribesEveryCheckWithItsFieldsAndUnits(): void
+    {
+        $checks = collect($this->actingAs($this->person(Role::Helper))->getJson('/api/v1/checks')->assertOk()->json('checks'))->keyBy('id');
+        self::assertSame(['V'], $checks['power.voltage']['fields'][0]['units']);
+        self::assertContains('ft', collect($checks['power.circuit']['fields'])->firstWhere('name', 'length')['units']);
+        self::assertCount(17, $checks['list.prestart']['items']);
+    }
+}

@@ -3,12 +3,23 @@ import vue from 'eslint-plugin-vue'
 import parser from 'vue-eslint-parser'
 
 export default tseslint.config(
-  { ignores: ['resources/js/api/schema.ts', 'resources/js/components.d.ts', 'public/**', 'var/**', 'vendor/**'] },
+  {
+    ignores: [
+      'resources/js/api/schema.ts',
+      'resources/js/components.d.ts',
+      'public/**',
+      'var/**',
+      'vendor/**',
+    ],
+  },
   ...tseslint.configs.recommended,
   ...vue.configs['flat/recommended'],
   {
     files: ['**/*.vue', '**/*.ts'],
-    languageOptions: { parser, parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'], sourceType: 'module' } },
+    languageOptions: {
+      parser,
+      parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'], sourceType: 'module' },
+    },
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
       'vue/max-attributes-per-line': 'off',

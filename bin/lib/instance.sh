@@ -15,10 +15,11 @@ pg_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1; }
 
 # Debian packages that are missing, for the parts named (web, browser).
 missing_packages() {
-    local missing=()
+    local missing=() modules
     command -v php >/dev/null || missing+=("php$PHP_VERSION-cli")
+    modules="$(php -m 2>/dev/null || true)"
     for ext in intl mbstring pdo_pgsql curl dom; do
-        php -m 2>/dev/null | grep -qi "^$ext$" || case $ext in
+        grep -qi "^$ext$" <<<"$modules" || case $ext in
             pdo_pgsql) missing+=("php$PHP_VERSION-pgsql") ;;
             dom) missing+=("php$PHP_VERSION-xml") ;;
             *) missing+=("php$PHP_VERSION-$ext") ;;
@@ -28,7 +29,7 @@ missing_packages() {
     command -v nginx >/dev/null || [ -x /usr/sbin/nginx ] || missing+=(nginx-light)
     [ -n "$(pg_bin)" ] || missing+=(postgresql)
     command -v composer >/dev/null || missing+=(composer)
-    command -v unzip >/dev/null || php -m 2>/dev/null | grep -qi '^zip$' || missing+=(unzip)
+    command -v unzip >/dev/null || grep -qi '^zip$' <<<"$modules" || missing+=(unzip)
     command -v npm >/dev/null || missing+=(npm)
     command -v curl >/dev/null || missing+=(curl)
     if [ "${1:-}" = browser ]; then

@@ -130,7 +130,7 @@ return new class () extends Migration {
     private function guard(): void
     {
         DB::statement(<<<'SQL'
-            CREATE FUNCTION refuse_change() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION refuse_change() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 RAISE EXCEPTION 'Rows of % are written once: correct by a new entry.', TG_TABLE_NAME
                     USING ERRCODE = 'restrict_violation';

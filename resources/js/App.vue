@@ -32,18 +32,52 @@ async function leave() {
         <span>{{ t('app.name') }}</span>
       </RouterLink>
       <nav>
-        <RouterLink :to="{ name: 'today' }" :class="{ on: route.name === 'today' }">{{ t('app.today') }}</RouterLink>
-        <span v-if="atMachine" class="on"><b>{{ machine.view?.name }}</b> <i>{{ machine.view?.site }}</i></span>
+        <RouterLink :to="{ name: 'today' }" :class="{ on: route.name === 'today' }">{{
+          t('app.today')
+        }}</RouterLink>
+        <span v-if="atMachine" class="on"
+          ><b>{{ machine.view?.name }}</b> <i>{{ machine.view?.site }}</i></span
+        >
       </nav>
-      <button type="button" class="who" @click="menu = true">{{ session.person.name }}, {{ t(`roles.${session.person.role}`) }}</button>
+      <button type="button" class="who" @click="menu = true">
+        {{ session.person.name }}, {{ t(`roles.${session.person.role}`) }}
+      </button>
     </header>
     <main><RouterView :key="session.person?.id" /></main>
     <ElDialog v-model="menu" :title="t('app.settings')" width="min(420px, 94vw)">
       <div class="menu">
-        <button type="button" class="press small" :aria-pressed="session.person?.theme === 'light'" @click="session.prefer({ theme: 'light' })">{{ t('app.light') }}</button>
-        <button type="button" class="press small" :aria-pressed="session.person?.theme === 'dark'" @click="session.prefer({ theme: 'dark' })">{{ t('app.dark') }}</button>
-        <button type="button" class="press small" :aria-pressed="session.units === 'us'" @click="session.prefer({ units: 'us' })">{{ t('app.us') }}</button>
-        <button type="button" class="press small" :aria-pressed="session.units === 'si'" @click="session.prefer({ units: 'si' })">{{ t('app.si') }}</button>
+        <button
+          type="button"
+          class="press small"
+          :aria-pressed="session.person?.theme === 'light'"
+          @click="session.prefer({ theme: 'light' })"
+        >
+          {{ t('app.light') }}
+        </button>
+        <button
+          type="button"
+          class="press small"
+          :aria-pressed="session.person?.theme === 'dark'"
+          @click="session.prefer({ theme: 'dark' })"
+        >
+          {{ t('app.dark') }}
+        </button>
+        <button
+          type="button"
+          class="press small"
+          :aria-pressed="session.units === 'us'"
+          @click="session.prefer({ units: 'us' })"
+        >
+          {{ t('app.us') }}
+        </button>
+        <button
+          type="button"
+          class="press small"
+          :aria-pressed="session.units === 'si'"
+          @click="session.prefer({ units: 'si' })"
+        >
+          {{ t('app.si') }}
+        </button>
         <button type="button" class="press small wide" @click="leave">{{ t('app.signOut') }}</button>
       </div>
     </ElDialog>

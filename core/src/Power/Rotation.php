@@ -13,6 +13,7 @@ use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Said;
+use IronStart\Core\Verdict\Status;
 use IronStart\Core\Verdict\Value;
 use IronStart\Core\Verdict\Word;
 
@@ -76,7 +77,7 @@ final class Rotation implements Check
         }
         $findings = $in->text('monitor') === 'phase_lost'
             ? [Finding::stop('phase_lost')]
-            : [...$this->decide($in, $loads, $forward), ...self::added($in, $loads)];
+            : self::inOrder($this->decide($in, $loads, $forward), self::added($in, $loads));
         $sensitive = array_filter($loads, fn (RotatingLoad $l): bool => $l->sensitive);
         $values = [
             'sensitive_loads' => Value::list(self::names($sensitive)),
@@ -89,6 +90,18 @@ final class Rotation implements Check
         }
 
         return new Judgement($findings, $values, false, $cautions, [Finding::note('basis')], self::drawing($in, $findings));
+    }
+
+    /**
+     * What stops the supply is told first; else what is owed besides comes before what is proved so far.
+     *
+     * @param list<Finding> $decided
+     * @param list<Finding> $added
+     * @return list<Finding>
+     */
+    private static function inOrder(array $decided, array $added): array
+    {
+        return Judgement::worst($decided) === Status::Stop ? [...$decided, ...$added] : [...$added, ...$decided];
     }
 
     /**
@@ -242,7 +255,7 @@ final class Rotation implements Check
                 $findings[] = Finding::watch("after_reversal:$load->name", $name + ['minutes' => Said::minutes(($load->secondsBackwards ?? 0) / 60), 'checks' => Word::of('proof', ...$load->unproved())]);
             }
             if ($load->isRotary() && $load->turns === Turning::Backwards && $load->secondsBackwards === null) {
-                $findings[] = Finding::note('ask_hours', $name, \IronStart\Core\Verdict\Status::Clear);
+                $findings[] = Finding::note('ask_hours', $name);
             }
         }
         if ($in->text('monitor') === 'unbalance') {

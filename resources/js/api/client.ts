@@ -14,7 +14,11 @@ export type CheckView = Schemas['CheckView']
 export type FieldView = Schemas['FieldView']
 export type VerdictView = Schemas['VerdictView']
 export type ProblemView = Schemas['ProblemView']
-export type Drawing = { turns?: 'forward' | 'reverse' | 'unknown'; swap_supply?: boolean; swap_loads?: string[] }
+export type Drawing = {
+  turns?: 'forward' | 'reverse' | 'unknown'
+  swap_supply?: boolean
+  swap_loads?: string[]
+}
 export type Verdict = VerdictView & { drawing?: Drawing }
 
 const DEVICE_KEY = 'iron-start.device'
@@ -31,7 +35,9 @@ export function deviceId(): string {
 
 /** A key no other write has. */
 export function newKey(): string {
-  return Array.from(crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, '0')).join('')
+  return Array.from(crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, '0')).join(
+    '',
+  )
 }
 
 function cookie(name: string): string {
@@ -67,7 +73,9 @@ export class Refused extends Error {
  * @throws Unreachable when nothing came back or the server is away
  * @throws Refused when the server said no
  */
-export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+export async function answer<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
   let result
   try {
     result = await call
@@ -76,7 +84,12 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   }
   if (result.response.ok) return result.data as T
   const problem = result.error as ProblemView | undefined
-  if (problem === undefined || typeof problem.detail !== 'string' || result.response.status === 503 || result.response.status === 502) {
+  if (
+    problem === undefined ||
+    typeof problem.detail !== 'string' ||
+    result.response.status === 503 ||
+    result.response.status === 502
+  ) {
     throw new Unreachable(problem?.detail ?? 'The server did not answer properly.')
   }
   throw new Refused(problem)

@@ -34,7 +34,9 @@ const root = ref<HTMLElement | null>(null)
 const button = ref<HTMLButtonElement | null>(null)
 
 function last(part: Part): TapeEntry | undefined {
-  return machine.view?.tape.find((e) => e.check === part.check && e.subject === part.subject && !e.suspect && e.kind === 'check')
+  return machine.view?.tape.find(
+    (e) => e.check === part.check && e.subject === part.subject && !e.suspect && e.kind === 'check',
+  )
 }
 
 /** Nothing typed: what was recorded last is shown, judged by its own input. */
@@ -46,8 +48,17 @@ function shown(part: Part | undefined): Record<string, unknown> {
 const recordedBefore = computed(() => props.pristine && last(props.part) !== undefined)
 const firstInput = computed(() => shown(props.part))
 const secondInput = computed(() => shown(props.second))
-const main = useVerdict(toRef(() => props.part.check), firstInput)
-const other = props.second === undefined ? null : useVerdict(toRef(() => props.second?.check ?? ''), secondInput)
+const main = useVerdict(
+  toRef(() => props.part.check),
+  firstInput,
+)
+const other =
+  props.second === undefined
+    ? null
+    : useVerdict(
+        toRef(() => props.second?.check ?? ''),
+        secondInput,
+      )
 const WEIGHT: Record<string, number> = { clear: 0, watch: 1, open: 2, stop: 3 }
 
 /** The graver of the two speaks first. */
@@ -55,18 +66,25 @@ const leads = computed(() => {
   const [a, b] = [main.verdict.value, other?.verdict.value ?? null]
   return a !== null && b !== null && (WEIGHT[b.status] ?? 0) > (WEIGHT[a.status] ?? 0) ? b : a
 })
-const follows = computed(() => (leads.value === main.verdict.value ? (other?.verdict.value ?? null) : main.verdict.value))
+const follows = computed(() =>
+  leads.value === main.verdict.value ? (other?.verdict.value ?? null) : main.verdict.value,
+)
 const problem = computed(() => main.problem.value ?? other?.problem.value ?? null)
 const sentence = computed(() => {
   if (problem.value !== null) return words(problem.value.detail)
   if (leads.value === null) return t('bench.wait')
   const second = follows.value === null || follows.value.status === 'open' ? '' : ` ${follows.value.headline}`
-  return leads.value.headline + (leads.value.status === 'open' && follows.value?.status === 'open' ? '' : second)
+  return (
+    leads.value.headline + (leads.value.status === 'open' && follows.value?.status === 'open' ? '' : second)
+  )
 })
 const status = computed(() => (problem.value !== null ? 'open' : (leads.value?.status ?? 'open')))
 const parts = computed(() => [props.part, ...(props.second === undefined ? [] : [props.second])])
 const outOfOrder = computed(() => isOutOfOrder(props.part))
-const instruments = computed(() => machine.view?.instruments.filter((i) => props.kind === undefined || i.kind.includes(props.kind)) ?? [])
+const instruments = computed(
+  () =>
+    machine.view?.instruments.filter((i) => props.kind === undefined || i.kind.includes(props.kind)) ?? [],
+)
 const overdue = computed(() => instruments.value.find((i) => i.id === instrument.value)?.overdue ?? false)
 const buttonText = computed(() => {
   if (machine.sending) return t('bench.recording')
@@ -74,7 +92,15 @@ const buttonText = computed(() => {
   return status.value === 'open' ? t('bench.recordOpen') : t('bench.record')
 })
 const mayRecord = computed(() => session.may('record'))
-const ready = computed(() => !props.pristine && problem.value === null && leads.value !== null && !props.blocked && !machine.sending && mayRecord.value)
+const ready = computed(
+  () =>
+    !props.pristine &&
+    problem.value === null &&
+    leads.value !== null &&
+    !props.blocked &&
+    !machine.sending &&
+    mayRecord.value,
+)
 
 function isOutOfOrder(part: Part): boolean {
   const running = part.check === 'power.running_amps' || part.subject === 'loaded'
@@ -114,7 +140,8 @@ async function record() {
     emit('clear')
     emit('recorded', kept)
   } catch (error) {
-    failure.value = error instanceof Unreachable ? t('bench.away') : error instanceof Error ? error.message : String(error)
+    failure.value =
+      error instanceof Unreachable ? t('bench.away') : error instanceof Error ? error.message : String(error)
   }
 }
 
@@ -133,18 +160,47 @@ defineExpose({ record })
 
 <template>
   <div ref="root" class="frame" @keydown.enter="onEnter" @keydown.esc="($event.target as HTMLElement).blur()">
-    <VerdictLine :status="status" :sentence="sentence" :said="t(`status.${status as 'clear' | 'watch' | 'stop' | 'open'}`)" :note="leads?.marginal ? `(${t('bench.close')})` : ''" />
+    <VerdictLine
+      :status="status"
+      :sentence="sentence"
+      :said="t(`status.${status as 'clear' | 'watch' | 'stop' | 'open'}`)"
+      :note="leads?.marginal ? `(${t('bench.close')})` : ''"
+    />
     <div class="body">
       <div class="left">
-        <slot name="drawing" :verdict="main.verdict.value" :input="firstInput" :second="other?.verdict.value ?? null" :second-input="secondInput" />
+        <slot
+          name="drawing"
+          :verdict="main.verdict.value"
+          :input="firstInput"
+          :second="other?.verdict.value ?? null"
+          :second-input="secondInput"
+        />
         <FoldLine :verdict="leads" />
       </div>
-      <div class="right"><slot name="fields" :problem-of="problemOf" :verdict="main.verdict.value" :recorded="recordedBefore" /></div>
+      <div class="right">
+        <slot
+          name="fields"
+          :problem-of="problemOf"
+          :verdict="main.verdict.value"
+          :recorded="recordedBefore"
+        />
+      </div>
     </div>
     <div class="foot">
       <p v-if="correcting" class="caption">{{ t('bench.supersedes', { at: correcting.at }) }}</p>
-      <label v-if="outOfOrder && !pristine" class="reason">{{ t('bench.outOfOrder') }}<input v-model="reason" maxlength="500" /></label>
-      <button v-if="mayRecord" ref="button" type="button" class="press forge" :disabled="!ready" @click="record">{{ buttonText }}</button>
+      <label v-if="outOfOrder && !pristine" class="reason"
+        >{{ t('bench.outOfOrder') }}<input v-model="reason" maxlength="500"
+      /></label>
+      <button
+        v-if="mayRecord"
+        ref="button"
+        type="button"
+        class="press forge"
+        :disabled="!ready"
+        @click="record"
+      >
+        {{ buttonText }}
+      </button>
       <p v-else class="caption">{{ t('bench.cantRecord') }}</p>
       <label v-if="kind !== undefined && instruments.length > 0 && mayRecord" class="with">
         {{ t('bench.readWith') }}
@@ -154,7 +210,14 @@ defineExpose({ record })
         </select>
         <span v-if="overdue" class="warn">{{ t('bench.overdue') }}</span>
       </label>
-      <p v-if="failure || blocked" class="failure" :class="{ blocked: !failure }" :role="failure ? 'alert' : undefined">{{ failure || (pristine ? '' : blocked) }}</p>
+      <p
+        v-if="failure || blocked"
+        class="failure"
+        :class="{ blocked: !failure }"
+        :role="failure ? 'alert' : undefined"
+      >
+        {{ failure || (pristine ? '' : blocked) }}
+      </p>
     </div>
   </div>
 </template>

@@ -35,13 +35,16 @@ provide(
   computed(() => correcting.value),
 )
 
-/** The tab of what the gate still asks for; while it is stopped, the tab that stopped it. */
+/** The first tab of which the gate still asks something; while it is stopped, the tab that stopped it. */
 function firstTab(): string {
+  const { state, missing, gate, check, subject } = props.gate
+  const asked = state === 'stopped' ? [{ check, subject }] : missing
+  const found = tabs.value.find((one) =>
+    asked.some((m) => one.checks.includes(m.check) && matches(one, m.subject)),
+  )
   // Run has an order of its own: walk the list, press, then read.
-  if (props.gate.gate === 8 && props.gate.missing.some((m) => m.check === 'list.prestart')) return 'prestart'
-  const asked = props.gate.state === 'stopped' ? props.gate : props.gate.missing[0]
-  const found = tabs.value.find((one) => asked !== undefined && one.checks.includes(asked.check) && matches(one, asked.subject))
-  if (props.gate.gate === 8 && found !== undefined && machine.view?.startedAt === null) return 'start'
+  if (gate === 8 && found !== undefined && found.id !== 'prestart' && machine.view?.startedAt === null)
+    return 'start'
   return found?.id ?? tabs.value[0]?.id ?? ''
 }
 
@@ -52,7 +55,10 @@ function matches(one: Tab, subject: string): boolean {
 /** The last words of a tab's checks, by mark. */
 function status(one: Tab): string {
   if (one.id === 'start') return machine.view?.startedAt === null ? '' : 'clear'
-  const last = one.checks.map((check) => machine.view?.tape.find((e) => e.check === check && matches(one, e.subject) && !e.suspect)?.status)
+  const last = one.checks.map(
+    (check) =>
+      machine.view?.tape.find((e) => e.check === check && matches(one, e.subject) && !e.suspect)?.status,
+  )
   return ['stop', 'open', 'watch', 'clear'].find((s) => last.includes(s)) ?? ''
 }
 
@@ -87,12 +93,31 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
     <header>
       <h1>{{ gate.question }}</h1>
       <div v-if="tabs.length > 0" class="tabs" role="tablist">
-        <button v-for="one in tabs" :key="one.id" type="button" role="tab" :aria-selected="tab === one.id" :tabindex="tab === one.id ? 0 : -1" @click="tab = one.id" @keydown.right="step(1)" @keydown.left="step(-1)">
-          <StatusMark v-if="status(one)" :status="status(one)" :size="14" />{{ t(`tabs.${one.id}`) }}<span v-if="status(one)" class="sr-only">, {{ t(`tabState.${status(one)}`) }}</span>
+        <button
+          v-for="one in tabs"
+          :key="one.id"
+          type="button"
+          role="tab"
+          :aria-selected="tab === one.id"
+          :tabindex="tab === one.id ? 0 : -1"
+          @click="tab = one.id"
+          @keydown.right="step(1)"
+          @keydown.left="step(-1)"
+        >
+          <StatusMark v-if="status(one)" :status="status(one)" :size="14" />{{ t(`tabs.${one.id}`)
+          }}<span v-if="status(one)" class="sr-only">, {{ t(`tabState.${status(one)}`) }}</span>
         </button>
       </div>
     </header>
-    <component :is="BENCHES[tab]" v-if="tabs.length > 0" :key="tab" ref="bench" :tab="tab" @recorded="recorded" @drop-correction="correcting = null" />
+    <component
+      :is="BENCHES[tab]"
+      v-if="tabs.length > 0"
+      :key="tab"
+      ref="bench"
+      :tab="tab"
+      @recorded="recorded"
+      @drop-correction="correcting = null"
+    />
     <NoBench v-else :gate="gate" />
   </div>
 </template>
@@ -114,6 +139,7 @@ h1 {
   overflow-x: auto;
 }
 .tabs button {
+  position: relative;
   display: flex;
   align-items: center;
   gap: 6px;

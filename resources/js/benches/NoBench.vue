@@ -33,7 +33,9 @@ async function keep() {
     <form v-if="session.may('record')" @submit.prevent="keep">
       <label for="note">{{ t('note.label') }}</label>
       <ElInput id="note" v-model="text" type="textarea" :rows="4" maxlength="2000" />
-      <button type="submit" class="press forge" :disabled="text.trim() === '' || machine.sending">{{ t('note.keep') }}</button>
+      <button type="submit" class="press forge" :disabled="text.trim() === '' || machine.sending">
+        {{ t('note.keep') }}
+      </button>
       <p v-if="failure" role="alert">{{ failure }}</p>
     </form>
   </div>

@@ -23,7 +23,10 @@ export const TABS: Record<number, Tab[]> = {
 /** Where a recorded check is corrected. */
 export function tabOf(check: string, subject: string): { gate: number; tab: string } | null {
   for (const [gate, tabs] of Object.entries(TABS)) {
-    const tab = tabs.find((one) => one.checks.includes(check) && (one.subject === subject || subject.startsWith(`${one.subject}:`)))
+    const tab = tabs.find(
+      (one) =>
+        one.checks.includes(check) && (one.subject === subject || subject.startsWith(`${one.subject}:`)),
+    )
     if (tab !== undefined) return { gate: Number(gate), tab: tab.id }
   }
   return null

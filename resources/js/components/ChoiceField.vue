@@ -24,7 +24,13 @@ function press(value: string | number | boolean) {
     </legend>
     <div class="options">
       <label v-for="option in options" :key="String(option.value)" :class="{ on: chosen === option.value }">
-        <input v-model="chosen" type="radio" :name="name" :value="option.value" @click="press(option.value)" />
+        <input
+          v-model="chosen"
+          type="radio"
+          :name="name"
+          :value="option.value"
+          @click="press(option.value)"
+        />
         <span>{{ option.text }}</span>
       </label>
     </div>

@@ -32,7 +32,14 @@ watch(
 <template>
   <div v-if="folds.length > 0" class="folds">
     <div class="heads">
-      <button v-for="fold in folds" :key="fold.id" type="button" :aria-expanded="open === fold.id" :class="{ on: open === fold.id }" @click="open = open === fold.id ? null : fold.id">
+      <button
+        v-for="fold in folds"
+        :key="fold.id"
+        type="button"
+        :aria-expanded="open === fold.id"
+        :class="{ on: open === fold.id }"
+        @click="open = open === fold.id ? null : fold.id"
+      >
         {{ t(`fold.${fold.id}`) }} <span class="count">{{ fold.lines.length }}</span>
       </button>
     </div>

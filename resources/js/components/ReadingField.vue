@@ -29,7 +29,9 @@ function nextUnit() {
   const at = props.units.indexOf(typed.value.unit)
   const unit = props.units[(at + 1) % props.units.length] ?? typed.value.unit
   typed.value = { ...typed.value, unit }
-  void session.prefer({ fieldUnits: { ...session.person?.fieldUnits, [props.kind]: unit } }).catch(() => undefined)
+  void session
+    .prefer({ fieldUnits: { ...session.person?.fieldUnits, [props.kind]: unit } })
+    .catch(() => undefined)
 }
 
 function paste(event: ClipboardEvent) {
@@ -59,7 +61,16 @@ function paste(event: ClipboardEvent) {
         @input="type"
         @paste="paste"
       />
-      <button v-if="units.length > 1" type="button" class="unit" tabindex="-1" :aria-label="t('bench.unit', { unit: shownUnit(typed.unit) })" @click="nextUnit">{{ shownUnit(typed.unit) }}</button>
+      <button
+        v-if="units.length > 1"
+        type="button"
+        class="unit"
+        tabindex="-1"
+        :aria-label="t('bench.unit', { unit: shownUnit(typed.unit) })"
+        @click="nextUnit"
+      >
+        {{ shownUnit(typed.unit) }}
+      </button>
       <span v-else class="unit">{{ shownUnit(typed.unit) }}</span>
     </div>
     <p v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>

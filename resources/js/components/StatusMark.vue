@@ -4,7 +4,14 @@ defineProps<{ status: string; size?: number }>()
 </script>
 
 <template>
-  <svg :width="size ?? 28" :height="size ?? 28" viewBox="0 0 28 28" class="mark" :class="status" aria-hidden="true">
+  <svg
+    :width="size ?? 28"
+    :height="size ?? 28"
+    viewBox="0 0 28 28"
+    class="mark"
+    :class="status"
+    aria-hidden="true"
+  >
     <template v-if="status === 'clear'">
       <rect x="2" y="2" width="24" height="24" class="fill" />
       <path d="M8 14.5l4.2 4.2L20.5 10" class="cut" />

@@ -24,7 +24,9 @@ export function useVerdict(check: Ref<string>, input: Ref<Record<string, unknown
     clearTimeout(again)
     try {
       const body = { units: session.units, input: input.value }
-      const said = (await answer(api.POST('/api/v1/judge/{check}', { params: { path: { check: check.value } }, body }))) as Verdict
+      const said = (await answer(
+        api.POST('/api/v1/judge/{check}', { params: { path: { check: check.value } }, body }),
+      )) as Verdict
       if (mine !== run) return
       verdict.value = said
       problem.value = null

@@ -7,14 +7,26 @@ const USUAL: Record<'us' | 'si', Record<string, string>> = {
   si: { temperature: 'degC', length: 'm', time: 'min', resistance: 'ohm' },
 }
 
-const SHOWN: Record<string, string> = { degF: '°F', degC: '°C', delta_degF: '°F', delta_degC: '°C', Mohm: 'megohm', inH2O: 'in. w.c.' }
+const SHOWN: Record<string, string> = {
+  degF: '°F',
+  degC: '°C',
+  delta_degF: '°F',
+  delta_degC: '°C',
+  Mohm: 'megohm',
+  inH2O: 'in. w.c.',
+}
 
 export function shownUnit(unit: string): string {
   return SHOWN[unit] ?? unit
 }
 
 /** The unit a box starts with: the person's own for this kind, else the usual one, else the first there is. */
-export function firstUnit(kind: string, units: string[], system: 'us' | 'si', own: Record<string, string>): string {
+export function firstUnit(
+  kind: string,
+  units: string[],
+  system: 'us' | 'si',
+  own: Record<string, string>,
+): string {
   const wanted = own[kind] ?? USUAL[system][kind]
   return wanted !== undefined && units.includes(wanted) ? wanted : (units[0] ?? '')
 }
@@ -40,13 +52,18 @@ export function fromWire(value: unknown): Typed | undefined {
 
 /** Several figures pasted at once, in order: "481 478 483", "481; 478; 483" or one a line. */
 export function several(pasted: string): string[] {
-  const parts = pasted.trim().split(/[\s;|]+/).filter((part) => part !== '')
+  const parts = pasted
+    .trim()
+    .split(/[\s;|]+/)
+    .filter((part) => part !== '')
   return parts.length > 1 && parts.every((part) => /^[+-]?[\d.,]+$/.test(part)) ? parts : []
 }
 
 /** Leaves out what is empty: undefined, blank texts, empty lists. False and zero stay. */
 export function compact<T extends Record<string, unknown>>(input: T): Record<string, unknown> {
   return Object.fromEntries(
-    Object.entries(input).filter(([, v]) => v !== undefined && v !== '' && !(Array.isArray(v) && v.length === 0)),
+    Object.entries(input).filter(
+      ([, v]) => v !== undefined && v !== '' && !(Array.isArray(v) && v.length === 0),
+    ),
   )
 }

@@ -2,7 +2,13 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { answer, api, newKey, Unreachable, type MachineView } from '@/api/client'
 
-type Recording = { subject: string; input: Record<string, unknown>; instrument?: number; supersedes?: number; reason?: string }
+type Recording = {
+  subject: string
+  input: Record<string, unknown>
+  instrument?: number
+  supersedes?: number
+  reason?: string
+}
 
 /** The machine one stands at. Every write answers with the machine as it stands afterwards. */
 export const useMachine = defineStore('machine', () => {
@@ -16,7 +22,9 @@ export const useMachine = defineStore('machine', () => {
 
   async function load(id: number) {
     if (view.value?.id !== id) view.value = null
-    view.value = await reach(answer(api.GET('/api/v1/machines/{machine}', { params: { path: { machine: id } } })))
+    view.value = await reach(
+      answer(api.GET('/api/v1/machines/{machine}', { params: { path: { machine: id } } })),
+    )
   }
 
   async function reach<T>(call: Promise<T>): Promise<T> {
@@ -30,7 +38,10 @@ export const useMachine = defineStore('machine', () => {
     }
   }
 
-  async function write(what: string, call: (header: { 'Idempotency-Key': string }) => Promise<{ machine: MachineView; at: number }>) {
+  async function write(
+    what: string,
+    call: (header: { 'Idempotency-Key': string }) => Promise<{ machine: MachineView; at: number }>,
+  ) {
     if (sending.value) return null
     sending.value = true
     const key = keys.get(what) ?? newKey()
@@ -52,31 +63,53 @@ export const useMachine = defineStore('machine', () => {
 
   function record(check: string, recording: Recording) {
     return write(`${machine()} ${check} ${JSON.stringify(recording)}`, (header) =>
-      answer(api.POST('/api/v1/machines/{machine}/checks/{check}', { params: { path: { machine: machine(), check }, header }, body: recording })),
+      answer(
+        api.POST('/api/v1/machines/{machine}/checks/{check}', {
+          params: { path: { machine: machine(), check }, header },
+          body: recording,
+        }),
+      ),
     )
   }
 
   function start() {
     return write(`${machine()} start`, (header) =>
-      answer(api.POST('/api/v1/machines/{machine}/starts', { params: { path: { machine: machine() }, header } })),
+      answer(
+        api.POST('/api/v1/machines/{machine}/starts', { params: { path: { machine: machine() }, header } }),
+      ),
     )
   }
 
   function note(gate: number, text: string) {
     return write(`${machine()} note ${gate} ${text}`, (header) =>
-      answer(api.POST('/api/v1/machines/{machine}/notes', { params: { path: { machine: machine() }, header }, body: { gate, text } })),
+      answer(
+        api.POST('/api/v1/machines/{machine}/notes', {
+          params: { path: { machine: machine() }, header },
+          body: { gate, text },
+        }),
+      ),
     )
   }
 
   function doubt(at: number, reason: string) {
     return write(`${machine()} doubt ${at} ${reason}`, (header) =>
-      answer(api.POST('/api/v1/machines/{machine}/suspects', { params: { path: { machine: machine() }, header }, body: { at, reason } })),
+      answer(
+        api.POST('/api/v1/machines/{machine}/suspects', {
+          params: { path: { machine: machine() }, header },
+          body: { at, reason },
+        }),
+      ),
     )
   }
 
   function closePutBack(id: number, word: string) {
     return write(`${machine()} close ${id} ${word}`, (header) =>
-      answer(api.POST('/api/v1/machines/{machine}/put-back/{putBack}/close', { params: { path: { machine: machine(), putBack: id }, header }, body: { word } })),
+      answer(
+        api.POST('/api/v1/machines/{machine}/put-back/{putBack}/close', {
+          params: { path: { machine: machine(), putBack: id }, header },
+          body: { word },
+        }),
+      ),
     )
   }
 

@@ -10,7 +10,8 @@ export const useSession = defineStore('session', () => {
 
   function take(next: SessionView) {
     view.value = next
-    document.documentElement.dataset.theme = next.person?.theme ?? localStorage.getItem('iron-start.theme') ?? 'light'
+    document.documentElement.dataset.theme =
+      next.person?.theme ?? localStorage.getItem('iron-start.theme') ?? 'light'
   }
 
   async function load() {

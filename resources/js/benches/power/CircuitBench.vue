@@ -16,17 +16,39 @@ const emit = defineEmits<{ recorded: [status: string] }>()
 const { t } = useI18n()
 const machine = useMachine()
 const checks = useChecks()
-type Draft = { figures: Figures; conductor?: string; insulation?: number; material?: string; raceway_on_roof?: boolean; conductors_in_conduit?: number; terminal_rating?: number }
+type Draft = {
+  figures: Figures
+  conductor?: string
+  insulation?: number
+  material?: string
+  raceway_on_roof?: boolean
+  conductors_in_conduit?: number
+  terminal_rating?: number
+}
 const FIGURES = ['breaker', 'length', 'ambient', 'load_amps'] as const
 const plate = computed(() => (machine.view?.prefill['power.circuit'] ?? {}) as Record<string, unknown>)
 const { draft, clear, put } = useDraft<Draft>(`${machine.view?.id}.circuit`, () => ({ figures: {} }))
 const frame = ref<InstanceType<typeof BenchFrame> | null>(null)
-const pristine = computed(() => !anyTyped(draft.value.figures, FIGURES) && draft.value.conductor === undefined && draft.value.insulation === undefined)
+const pristine = computed(
+  () =>
+    !anyTyped(draft.value.figures, FIGURES) &&
+    draft.value.conductor === undefined &&
+    draft.value.insulation === undefined,
+)
 const part = computed(() => {
   const figures = wireFigures(draft.value.figures, ['mca', 'mocp', ...FIGURES])
   const own = compact({ ...draft.value, figures: undefined })
   const { line_voltage, ...rest } = plate.value
-  return { check: 'power.circuit', subject: 'machine', input: { ...rest, ...own, ...figures, ...(figures.length === undefined || line_voltage === undefined ? {} : { line_voltage }) } }
+  return {
+    check: 'power.circuit',
+    subject: 'machine',
+    input: {
+      ...rest,
+      ...own,
+      ...figures,
+      ...(figures.length === undefined || line_voltage === undefined ? {} : { line_voltage }),
+    },
+  }
 })
 const sizes = computed(() => (checks.field('power.circuit', 'conductor')?.options ?? []).map(String))
 const needsPlate = computed(() => plate.value.mca === undefined)
@@ -51,43 +73,111 @@ function bars(input: Record<string, unknown>, usable: number | null) {
 defineExpose({
   record: () => frame.value?.record(),
   correct: (entry: TapeEntry) => {
-    const figures = Object.fromEntries(['mca', 'mocp', ...FIGURES].map((name) => [name, fromWire(entry.input[name])]))
-    const { conductor, insulation, material, raceway_on_roof, conductors_in_conduit, terminal_rating } = entry.input as Draft
+    const figures = Object.fromEntries(
+      ['mca', 'mocp', ...FIGURES].map((name) => [name, fromWire(entry.input[name])]),
+    )
+    const { conductor, insulation, material, raceway_on_roof, conductors_in_conduit, terminal_rating } =
+      entry.input as Draft
     put({ figures, conductor, insulation, material, raceway_on_roof, conductors_in_conduit, terminal_rating })
   },
 })
 </script>
 
 <template>
-  <BenchFrame ref="frame" :part="part" :pristine="pristine" @clear="clear" @recorded="emit('recorded', $event)">
+  <BenchFrame
+    ref="frame"
+    :part="part"
+    :pristine="pristine"
+    @clear="clear"
+    @recorded="emit('recorded', $event)"
+  >
     <template #drawing="{ verdict, input }">
       <svg viewBox="0 0 320 212" class="bars" role="img" :aria-label="t('circuit.carries')">
-        <g v-for="(bar, i) in bars(input, valueOf(verdict, 'usable_ampacity'))" :key="i" :transform="`translate(0 ${i * 52})`">
+        <g
+          v-for="(bar, i) in bars(input, valueOf(verdict, 'usable_ampacity'))"
+          :key="i"
+          :transform="`translate(0 ${i * 52})`"
+        >
           <text x="0" y="14" font-size="15">{{ bar.name }}</text>
           <rect x="0" y="20" :width="bar.width" height="20" :class="bar.cls" />
-          <text v-if="bar.amps !== null" :x="bar.width + 6" y="37" class="fig" font-size="20">{{ short(bar.amps) }} A</text>
+          <text v-if="bar.amps !== null" :x="bar.width + 6" y="37" class="fig" font-size="20">
+            {{ short(bar.amps) }} A
+          </text>
         </g>
       </svg>
     </template>
     <template #fields="{ problemOf }">
       <template v-if="needsPlate">
-        <FigureField v-model="draft.figures.mca" check="power.circuit" path="mca" :problem="problemOf('mca')" />
-        <FigureField v-model="draft.figures.mocp" check="power.circuit" path="mocp" :problem="problemOf('mocp')" />
+        <FigureField
+          v-model="draft.figures.mca"
+          check="power.circuit"
+          path="mca"
+          :problem="problemOf('mca')"
+        />
+        <FigureField
+          v-model="draft.figures.mocp"
+          check="power.circuit"
+          path="mocp"
+          :problem="problemOf('mocp')"
+        />
       </template>
-      <FigureField v-model="draft.figures.breaker" check="power.circuit" path="breaker" :problem="problemOf('breaker')" />
+      <FigureField
+        v-model="draft.figures.breaker"
+        check="power.circuit"
+        path="breaker"
+        :problem="problemOf('breaker')"
+      />
       <label class="size">
         <span>{{ checks.field('power.circuit', 'conductor')?.label }}</span>
         <select v-model="draft.conductor">
           <option :value="undefined"></option>
-          <option v-for="size in sizes" :key="size" :value="size">{{ size.includes('/') ? size : Number(size) >= 250 ? `${size} kcmil` : `#${size}` }}</option>
+          <option v-for="size in sizes" :key="size" :value="size">
+            {{ size.includes('/') ? size : Number(size) >= 250 ? `${size} kcmil` : `#${size}` }}
+          </option>
         </select>
       </label>
-      <ChoiceField v-model="draft.insulation" :label="checks.field('power.circuit', 'insulation')?.label ?? ''" :options="options(60, 75, 90)" :problem="problemOf('insulation')" />
-      <ChoiceField v-if="plate.terminal_rating === undefined" v-model="draft.terminal_rating" :label="checks.field('power.circuit', 'terminal_rating')?.label ?? ''" :options="options(60, 75)" :problem="problemOf('terminal_rating')" />
-      <ChoiceField v-model="draft.material" :label="checks.field('power.circuit', 'material')?.label ?? ''" :options="MATERIAL" :problem="problemOf('material')" />
-      <FigureField v-model="draft.figures.length" check="power.circuit" path="length" :problem="problemOf('length')" optional />
-      <FigureField v-model="draft.figures.ambient" check="power.circuit" path="ambient" :problem="problemOf('ambient')" optional />
-      <ChoiceField v-model="draft.raceway_on_roof" :label="checks.field('power.circuit', 'raceway_on_roof')?.label ?? ''" :help="checks.field('power.circuit', 'raceway_on_roof')?.help" :options="[{ value: true, text: t('rotation.yes') }, { value: false, text: t('rotation.no') }]" />
+      <ChoiceField
+        v-model="draft.insulation"
+        :label="checks.field('power.circuit', 'insulation')?.label ?? ''"
+        :options="options(60, 75, 90)"
+        :problem="problemOf('insulation')"
+      />
+      <ChoiceField
+        v-if="plate.terminal_rating === undefined"
+        v-model="draft.terminal_rating"
+        :label="checks.field('power.circuit', 'terminal_rating')?.label ?? ''"
+        :options="options(60, 75)"
+        :problem="problemOf('terminal_rating')"
+      />
+      <ChoiceField
+        v-model="draft.material"
+        :label="checks.field('power.circuit', 'material')?.label ?? ''"
+        :options="MATERIAL"
+        :problem="problemOf('material')"
+      />
+      <FigureField
+        v-model="draft.figures.length"
+        check="power.circuit"
+        path="length"
+        :problem="problemOf('length')"
+        optional
+      />
+      <FigureField
+        v-model="draft.figures.ambient"
+        check="power.circuit"
+        path="ambient"
+        :problem="problemOf('ambient')"
+        optional
+      />
+      <ChoiceField
+        v-model="draft.raceway_on_roof"
+        :label="checks.field('power.circuit', 'raceway_on_roof')?.label ?? ''"
+        :help="checks.field('power.circuit', 'raceway_on_roof')?.help"
+        :options="[
+          { value: true, text: t('rotation.yes') },
+          { value: false, text: t('rotation.no') },
+        ]"
+      />
     </template>
   </BenchFrame>
 </template>

@@ -6,14 +6,22 @@ import FigureField from '../shared/FigureField.vue'
 import { isRotary, type SeenLoad, type SheetLoad } from './rotation'
 
 /** One load: a wheel against its arrow, or a sealed compressor by its pressures, noise and amps. */
-const props = defineProps<{ load: SheetLoad; index: number; asksHours: boolean; problemOf: (path: string) => string }>()
+const props = defineProps<{
+  load: SheetLoad
+  index: number
+  asksHours: boolean
+  problemOf: (path: string) => string
+}>()
 const model = defineModel<SeenLoad | undefined>({ required: true })
 const { t } = useI18n()
 const rotary = computed(() => isRotary(props.load))
 const path = (member: string) => `loads.${props.index}.${member}`
 
 function field<K extends keyof SeenLoad>(name: K) {
-  return computed({ get: () => model.value?.[name], set: (value) => (model.value = { ...model.value, [name]: value }) })
+  return computed({
+    get: () => model.value?.[name],
+    set: (value) => (model.value = { ...model.value, [name]: value }),
+  })
 }
 const observed = field('observed')
 const moved = field('pressure_moved')
@@ -37,14 +45,47 @@ const NOISE = [
 <template>
   <div v-if="rotary" class="compressor" role="group" :aria-label="load.name">
     <div class="row">
-      <ChoiceField v-model="moved" :label="`${load.name}: ${t('rotation.pressures')}`" :options="MOVED" stacked />
+      <ChoiceField
+        v-model="moved"
+        :label="`${load.name}: ${t('rotation.pressures')}`"
+        :options="MOVED"
+        stacked
+      />
       <ChoiceField v-model="noise" :label="t('rotation.noise')" :options="NOISE" stacked />
-      <FigureField v-model="amps" check="power.rotation" :path="path('amps')" compact :label="load.plate_amps ? t('rotation.ampsOf', { plate: load.plate_amps }) : t('rotation.amps')" />
+      <FigureField
+        v-model="amps"
+        check="power.rotation"
+        :path="path('amps')"
+        compact
+        :label="load.plate_amps ? t('rotation.ampsOf', { plate: load.plate_amps }) : t('rotation.amps')"
+      />
     </div>
-    <p v-for="member in ['pressure_moved', 'noise', 'amps']" v-show="problemOf(path(member))" :key="member" class="problem" role="alert">{{ problemOf(path(member)) }}</p>
-    <FigureField v-if="asksHours" v-model="hours" check="power.rotation" :path="path('hours_backwards')" :label="`${load.name} ${t('rotation.ran').toLowerCase()}`" :problem="problemOf(path('hours_backwards'))" />
+    <p
+      v-for="member in ['pressure_moved', 'noise', 'amps']"
+      v-show="problemOf(path(member))"
+      :key="member"
+      class="problem"
+      role="alert"
+    >
+      {{ problemOf(path(member)) }}
+    </p>
+    <FigureField
+      v-if="asksHours"
+      v-model="hours"
+      check="power.rotation"
+      :path="path('hours_backwards')"
+      :label="`${load.name} ${t('rotation.ran').toLowerCase()}`"
+      :problem="problemOf(path('hours_backwards'))"
+    />
   </div>
-  <ChoiceField v-else v-model="observed" :label="load.name" :help="t('rotation.wheel')" :options="TURNS" :problem="problemOf(path('observed'))" />
+  <ChoiceField
+    v-else
+    v-model="observed"
+    :label="load.name"
+    :help="t('rotation.wheel')"
+    :options="TURNS"
+    :problem="problemOf(path('observed'))"
+  />
 </template>
 
 <style scoped>

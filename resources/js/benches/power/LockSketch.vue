@@ -10,16 +10,20 @@ const danger = computed(() => props.workAt === 'line_side' && !upstream.value)
 </script>
 
 <template>
-  <svg viewBox="0 0 300 270" class="sketch" role="img" :aria-label="lockAt ? t('lockout.lock') : ''">
+  <svg viewBox="0 0 300 270" class="sketch" role="img" :aria-label="t('lockout.lock')">
     <line x1="90" y1="0" x2="90" y2="26" class="live" />
     <rect x="30" y="26" width="120" height="38" class="box" />
     <text x="90" y="50" text-anchor="middle" font-size="15">{{ t('lockout.board') }}</text>
     <line x1="90" y1="64" x2="90" y2="120" :class="upstream ? 'dead' : 'live'" />
-    <text x="114" y="97" font-size="15" :class="upstream ? 'off' : 'hot'">{{ upstream ? t('lockout.dead') : t('lockout.live') }} · {{ t('lockout.line') }}</text>
+    <text x="114" y="97" font-size="15" :class="upstream ? 'off' : 'hot'">
+      {{ upstream ? t('lockout.dead') : t('lockout.live') }} · {{ t('lockout.line') }}
+    </text>
     <rect x="30" y="120" width="120" height="38" class="box" />
     <text x="90" y="144" text-anchor="middle" font-size="15">{{ t('rotation.disconnect') }}</text>
     <line x1="90" y1="158" x2="90" y2="210" :class="lockAt ? 'dead' : 'live'" />
-    <text x="114" y="188" font-size="15" :class="lockAt ? 'off' : 'hot'">{{ lockAt ? t('lockout.dead') : t('lockout.live') }} · {{ t('lockout.load') }}</text>
+    <text x="114" y="188" font-size="15" :class="lockAt ? 'off' : 'hot'">
+      {{ lockAt ? t('lockout.dead') : t('lockout.live') }} · {{ t('lockout.load') }}
+    </text>
     <rect x="30" y="210" width="120" height="38" class="box" />
     <text x="90" y="234" text-anchor="middle" font-size="15">{{ t('rotation.terminals') }}</text>
     <g v-if="lockAt" :transform="`translate(160 ${upstream ? 30 : 124})`">
@@ -27,7 +31,15 @@ const danger = computed(() => props.workAt === 'line_side' && !upstream.value)
       <rect x="2" y="14" width="24" height="17" class="body" />
       <text x="34" y="28" font-size="15">{{ t('lockout.lock') }}</text>
     </g>
-    <rect v-if="workAt" x="78" :y="workAt === 'line_side' ? 70 : 164" width="24" :height="44" class="work" :class="{ danger }" />
+    <rect
+      v-if="workAt"
+      x="78"
+      :y="workAt === 'line_side' ? 70 : 164"
+      width="24"
+      :height="44"
+      class="work"
+      :class="{ danger }"
+    />
   </svg>
 </template>
 

@@ -19,17 +19,42 @@ const { t } = useI18n()
 const machine = useMachine()
 const checks = useChecks()
 const session = useSession()
-type Draft = { figures: Figures; lock_id: string; tag_name: string; lock_at?: string; work_at?: string; tester_proved_before?: boolean; tester_proved_after?: boolean }
+type Draft = {
+  figures: Figures
+  lock_id: string
+  tag_name: string
+  lock_at?: string
+  work_at?: string
+  tester_proved_before?: boolean
+  tester_proved_after?: boolean
+}
 const SIX = ['volts_ab', 'volts_bc', 'volts_ca', 'volts_ag', 'volts_bg', 'volts_cg'] as const
 const READINGS = [...SIX, 'control_volts'] as const
-const { draft, clear, put } = useDraft<Draft>(`${machine.view?.id}.lockout`, () => ({ figures: {}, lock_id: '', tag_name: session.person?.name ?? '' }))
+const { draft, clear, put } = useDraft<Draft>(`${machine.view?.id}.lockout`, () => ({
+  figures: {},
+  lock_id: '',
+  tag_name: session.person?.name ?? '',
+}))
 const frame = ref<InstanceType<typeof BenchFrame> | null>(null)
-const pristine = computed(() => draft.value.lock_id.trim() === '' && draft.value.lock_at === undefined && draft.value.work_at === undefined && draft.value.tester_proved_before === undefined && !anyTyped(draft.value.figures, READINGS))
+const pristine = computed(
+  () =>
+    draft.value.lock_id.trim() === '' &&
+    draft.value.lock_at === undefined &&
+    draft.value.work_at === undefined &&
+    draft.value.tester_proved_before === undefined &&
+    !anyTyped(draft.value.figures, READINGS),
+)
 const part = computed(() => {
   const { figures, ...said } = draft.value
-  return { check: 'power.lockout', subject: 'machine', input: { ...compact(said), ...wireFigures(figures, READINGS) } }
+  return {
+    check: 'power.lockout',
+    subject: 'machine',
+    input: { ...compact(said), ...wireFigures(figures, READINGS) },
+  }
 })
-const blocked = computed(() => (draft.value.lock_at === undefined || draft.value.work_at === undefined ? t('bench.tellPlace') : ''))
+const blocked = computed(() =>
+  draft.value.lock_at === undefined || draft.value.work_at === undefined ? t('bench.tellPlace') : '',
+)
 const label = (name: string) => checks.field('power.lockout', name)?.label ?? ''
 const help = (name: string) => checks.field('power.lockout', name)?.help
 const word = (value: unknown) => (typeof value === 'string' ? value : undefined)
@@ -49,28 +74,78 @@ const WORK_AT = [
 defineExpose({
   record: () => frame.value?.record(),
   correct: (entry: TapeEntry) => {
-    const { lock_id, tag_name, lock_at, work_at, tester_proved_before, tester_proved_after } = entry.input as Draft
-    put({ lock_id, tag_name, lock_at, work_at, tester_proved_before, tester_proved_after, figures: Object.fromEntries(READINGS.map((name) => [name, fromWire(entry.input[name])])) })
+    const { lock_id, tag_name, lock_at, work_at, tester_proved_before, tester_proved_after } =
+      entry.input as Draft
+    put({
+      lock_id,
+      tag_name,
+      lock_at,
+      work_at,
+      tester_proved_before,
+      tester_proved_after,
+      figures: Object.fromEntries(READINGS.map((name) => [name, fromWire(entry.input[name])])),
+    })
   },
 })
 </script>
 
 <template>
-  <BenchFrame ref="frame" :part="part" :pristine="pristine" :blocked="blocked" kind="meter" @clear="clear" @recorded="emit('recorded', $event)">
-    <template #drawing="{ input }"><LockSketch :lock-at="word(input.lock_at)" :work-at="word(input.work_at)" /></template>
+  <BenchFrame
+    ref="frame"
+    :part="part"
+    :pristine="pristine"
+    :blocked="blocked"
+    kind="meter"
+    @clear="clear"
+    @recorded="emit('recorded', $event)"
+  >
+    <template #drawing="{ input }"
+      ><LockSketch :lock-at="word(input.lock_at)" :work-at="word(input.work_at)"
+    /></template>
     <template #fields="{ problemOf }">
       <div class="names">
-        <label>{{ label('lock_id') }}<input v-model="draft.lock_id" class="figure text" maxlength="120" autocomplete="off" /></label>
-        <label>{{ label('tag_name') }}<input v-model="draft.tag_name" class="text" maxlength="120" autocomplete="off" /></label>
+        <label
+          >{{ label('lock_id')
+          }}<input v-model="draft.lock_id" class="figure text" maxlength="120" autocomplete="off"
+        /></label>
+        <label
+          >{{ label('tag_name')
+          }}<input v-model="draft.tag_name" class="text" maxlength="120" autocomplete="off"
+        /></label>
       </div>
       <ChoiceField v-model="draft.lock_at" :label="label('lock_at')" :options="LOCK_AT" />
       <ChoiceField v-model="draft.work_at" :label="label('work_at')" :options="WORK_AT" />
-      <ChoiceField v-model="draft.tester_proved_before" :label="label('tester_proved_before')" :help="help('tester_proved_before')" :options="YES" />
+      <ChoiceField
+        v-model="draft.tester_proved_before"
+        :label="label('tester_proved_before')"
+        :help="help('tester_proved_before')"
+        :options="YES"
+      />
       <div class="six">
-        <FigureField v-for="name in SIX" :key="name" v-model="draft.figures[name]" check="power.lockout" :path="name" :problem="problemOf(name)" compact @several="fillFrom(draft.figures, SIX, name, $event, 'V')" />
+        <FigureField
+          v-for="name in SIX"
+          :key="name"
+          v-model="draft.figures[name]"
+          check="power.lockout"
+          :path="name"
+          :problem="problemOf(name)"
+          compact
+          @several="fillFrom(draft.figures, SIX, name, $event, 'V')"
+        />
       </div>
-      <FigureField v-model="draft.figures.control_volts" check="power.lockout" path="control_volts" :problem="problemOf('control_volts')" optional />
-      <ChoiceField v-model="draft.tester_proved_after" :label="label('tester_proved_after')" :help="help('tester_proved_after')" :options="YES" />
+      <FigureField
+        v-model="draft.figures.control_volts"
+        check="power.lockout"
+        path="control_volts"
+        :problem="problemOf('control_volts')"
+        optional
+      />
+      <ChoiceField
+        v-model="draft.tester_proved_after"
+        :label="label('tester_proved_after')"
+        :help="help('tester_proved_after')"
+        :options="YES"
+      />
     </template>
   </BenchFrame>
 </template>

@@ -8,7 +8,10 @@ const { t } = useI18n()
 const FACE = 70
 const ARC = 84
 const LABEL = 106
-const at = (degrees: number, r: number) => ({ x: 130 + r * Math.sin((degrees * Math.PI) / 180), y: 122 - r * Math.cos((degrees * Math.PI) / 180) })
+const at = (degrees: number, r: number) => ({
+  x: 130 + r * Math.sin((degrees * Math.PI) / 180),
+  y: 122 - r * Math.cos((degrees * Math.PI) / 180),
+})
 const PHASES = [
   { name: 'L1', degrees: 0 },
   { name: 'L2', degrees: 120 },
@@ -21,7 +24,11 @@ const arc = computed(() => {
   return `M${a.x} ${a.y} A${ARC} ${ARC} 0 0 ${way.value === 1 ? 1 : 0} ${b.x} ${b.y}`
 })
 const head = computed(() => {
-  const [tip, inner, outer] = [at(113 * way.value, ARC), at(98 * way.value, ARC - 11), at(98 * way.value, ARC + 11)]
+  const [tip, inner, outer] = [
+    at(113 * way.value, ARC),
+    at(98 * way.value, ARC - 11),
+    at(98 * way.value, ARC + 11),
+  ]
   return `M${tip.x} ${tip.y} L${inner.x} ${inner.y} L${outer.x} ${outer.y}Z`
 })
 const told = computed(() => {
@@ -35,8 +42,22 @@ const told = computed(() => {
     <svg viewBox="0 0 260 200" role="img" :aria-label="told" :class="turns">
       <circle cx="130" cy="122" :r="FACE" class="face" />
       <g v-for="phase in PHASES" :key="phase.name">
-        <line x1="130" y1="122" :x2="at(phase.degrees, FACE - 8).x" :y2="at(phase.degrees, FACE - 8).y" class="hand" />
-        <text :x="at(phase.degrees, LABEL).x" :y="at(phase.degrees, LABEL).y + 7" text-anchor="middle" class="fig" font-size="22">{{ phase.name }}</text>
+        <line
+          x1="130"
+          y1="122"
+          :x2="at(phase.degrees, FACE - 8).x"
+          :y2="at(phase.degrees, FACE - 8).y"
+          class="hand"
+        />
+        <text
+          :x="at(phase.degrees, LABEL).x"
+          :y="at(phase.degrees, LABEL).y + 7"
+          text-anchor="middle"
+          class="fig"
+          font-size="22"
+        >
+          {{ phase.name }}
+        </text>
       </g>
       <template v-if="turns !== 'unknown'">
         <path :d="arc" class="arc" />

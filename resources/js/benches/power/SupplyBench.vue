@@ -21,27 +21,48 @@ const pristine = computed(() => !anyTyped(draft.value, NAMES))
 const fit = computed(() => ({
   check: 'power.voltage',
   subject: 'machine',
-  input: { ...machine.view?.prefill['power.voltage'] as object, ...wireFigures(draft.value, LINES) },
+  input: { ...(machine.view?.prefill['power.voltage'] as object), ...wireFigures(draft.value, LINES) },
 }))
 const identity = computed(() => ({
   check: 'power.supply_identity',
   subject: 'machine',
-  input: { ...machine.view?.prefill['power.supply_identity'] as object, ...wireFigures(draft.value, NAMES) },
+  input: {
+    ...(machine.view?.prefill['power.supply_identity'] as object),
+    ...wireFigures(draft.value, NAMES),
+  },
 }))
 
 defineExpose({
   record: () => frame.value?.record(),
-  correct: (entry: TapeEntry) => put(Object.fromEntries(NAMES.map((name) => [name, fromWire(entry.input[name])]))),
+  correct: (entry: TapeEntry) =>
+    put(Object.fromEntries(NAMES.map((name) => [name, fromWire(entry.input[name])]))),
 })
 </script>
 
 <template>
-  <BenchFrame ref="frame" :part="fit" :second="identity" :pristine="pristine" kind="meter" @clear="clear" @recorded="emit('recorded', $event)">
+  <BenchFrame
+    ref="frame"
+    :part="fit"
+    :second="identity"
+    :pristine="pristine"
+    kind="meter"
+    @clear="clear"
+    @recorded="emit('recorded', $event)"
+  >
     <template #drawing="{ verdict, input, secondInput }">
       <LegBars :verdict="verdict" :input="{ ...secondInput, ...input }" ground />
     </template>
     <template #fields="{ problemOf }">
-      <FigureField v-for="name in NAMES" :key="name" v-model="draft[name]" :check="name.endsWith('g') ? 'power.supply_identity' : 'power.voltage'" :path="name" :problem="problemOf(name)" :optional="name.endsWith('g')" @several="fillFrom(draft, NAMES, name, $event, 'V')" />
+      <FigureField
+        v-for="name in NAMES"
+        :key="name"
+        v-model="draft[name]"
+        :check="name.endsWith('g') ? 'power.supply_identity' : 'power.voltage'"
+        :path="name"
+        :problem="problemOf(name)"
+        :optional="name.endsWith('g')"
+        @several="fillFrom(draft, NAMES, name, $event, 'V')"
+      />
     </template>
   </BenchFrame>
 </template>

@@ -3,8 +3,19 @@ import { compact, fromWire, toWire, type Typed } from '@/lib/reading'
 
 /** A load as the sheet describes it, and what was seen of it. */
 export type SheetLoad = { name: string; kind: string; drive: string; plate_amps?: string }
-export type SeenLoad = { observed?: string; pressure_moved?: boolean; noise?: string; amps?: Typed; hours_backwards?: Typed }
-export type RotationDraft = { meter?: string; monitor?: string; meter_confirmed?: boolean; seen: Record<string, SeenLoad> }
+export type SeenLoad = {
+  observed?: string
+  pressure_moved?: boolean
+  noise?: string
+  amps?: Typed
+  hours_backwards?: Typed
+}
+export type RotationDraft = {
+  meter?: string
+  monitor?: string
+  meter_confirmed?: boolean
+  seen: Record<string, SeenLoad>
+}
 
 const ROTARY = ['scroll', 'screw']
 const ON_THE_LINE = ['across_line', 'soft_starter', 'part_winding']
@@ -18,12 +29,20 @@ export function canTell(load: SheetLoad): boolean {
 }
 
 function seenSomething(seen: SeenLoad | undefined): boolean {
-  return seen !== undefined && (seen.observed !== undefined || seen.pressure_moved !== undefined || seen.noise !== undefined || (seen.amps?.text ?? '').trim() !== '')
+  return (
+    seen !== undefined &&
+    (seen.observed !== undefined ||
+      seen.pressure_moved !== undefined ||
+      seen.noise !== undefined ||
+      (seen.amps?.text ?? '').trim() !== '')
+  )
 }
 
 /** True while nothing has been said: hours carried over from before do not count. */
 export function isPristine(draft: RotationDraft): boolean {
-  return draft.meter === undefined && draft.monitor === undefined && !Object.values(draft.seen).some(seenSomething)
+  return (
+    draft.meter === undefined && draft.monitor === undefined && !Object.values(draft.seen).some(seenSomething)
+  )
 }
 
 /** What goes to the server. */
@@ -58,7 +77,12 @@ export function rotationDraft(input: Record<string, unknown>): RotationDraft {
       hours_backwards: fromWire(load.hours_backwards),
     }
   }
-  return { meter: input.meter as string | undefined, monitor: input.monitor as string | undefined, meter_confirmed: input.meter_confirmed as boolean | undefined, seen }
+  return {
+    meter: input.meter as string | undefined,
+    monitor: input.monitor as string | undefined,
+    meter_confirmed: input.meter_confirmed as boolean | undefined,
+    seen,
+  }
 }
 
 /** The compressors that were seen running backwards, and how long each did as far as it was told since. */
@@ -70,7 +94,8 @@ export function ranBackwards(tape: TapeEntry[]): Map<string, Typed | undefined> 
       const name = String(load.name)
       const told = fromWire(load.hours_backwards)
       const back = load.pressure_moved === false || load.observed === 'backwards'
-      if (ROTARY.includes(String(load.kind)) && (back || told !== undefined)) ran.set(name, told ?? ran.get(name))
+      if (ROTARY.includes(String(load.kind)) && (back || told !== undefined))
+        ran.set(name, told ?? ran.get(name))
     }
   }
   return ran

@@ -16,7 +16,11 @@ const LINES = ['volts_ab', 'volts_bc', 'volts_ca'] as const
 const { draft, clear, put } = useDraft<Figures>(`${machine.view?.id}.loaded`, () => ({}))
 const frame = ref<InstanceType<typeof BenchFrame> | null>(null)
 const pristine = computed(() => !anyTyped(draft.value, LINES))
-const before = computed(() => (machine.view?.prefill['power.control_voltage'] as { supply_average?: string } | undefined)?.supply_average)
+const before = computed(
+  () =>
+    (machine.view?.prefill['power.control_voltage'] as { supply_average?: string } | undefined)
+      ?.supply_average,
+)
 const part = computed(() => ({
   check: 'power.voltage',
   subject: 'loaded',
@@ -30,15 +34,31 @@ const part = computed(() => ({
 
 defineExpose({
   record: () => frame.value?.record(),
-  correct: (entry: TapeEntry) => put(Object.fromEntries(LINES.map((name) => [name, fromWire(entry.input[name])]))),
+  correct: (entry: TapeEntry) =>
+    put(Object.fromEntries(LINES.map((name) => [name, fromWire(entry.input[name])]))),
 })
 </script>
 
 <template>
-  <BenchFrame ref="frame" :part="part" :pristine="pristine" kind="meter" @clear="clear" @recorded="emit('recorded', $event)">
+  <BenchFrame
+    ref="frame"
+    :part="part"
+    :pristine="pristine"
+    kind="meter"
+    @clear="clear"
+    @recorded="emit('recorded', $event)"
+  >
     <template #drawing="{ verdict, input }"><LegBars :verdict="verdict" :input="input" /></template>
     <template #fields="{ problemOf }">
-      <FigureField v-for="name in LINES" :key="name" v-model="draft[name]" check="power.voltage" :path="name" :problem="problemOf(name)" @several="fillFrom(draft, LINES, name, $event, 'V')" />
+      <FigureField
+        v-for="name in LINES"
+        :key="name"
+        v-model="draft[name]"
+        check="power.voltage"
+        :path="name"
+        :problem="problemOf(name)"
+        @several="fillFrom(draft, LINES, name, $event, 'V')"
+      />
     </template>
   </BenchFrame>
 </template>

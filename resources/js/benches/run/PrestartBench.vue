@@ -15,9 +15,16 @@ const machine = useMachine()
 const checks = useChecks()
 type Answer = 'yes' | 'no' | 'not_applicable'
 type Draft = { answers: Record<string, Answer | undefined>; reasons: Record<string, string | undefined> }
-const { draft, clear, put } = useDraft<Draft>(`${machine.view?.id}.prestart`, () => ({ answers: {}, reasons: {} }))
+const { draft, clear, put } = useDraft<Draft>(`${machine.view?.id}.prestart`, () => ({
+  answers: {},
+  reasons: {},
+}))
 const frame = ref<InstanceType<typeof BenchFrame> | null>(null)
-const items = computed(() => (checks.check('list.prestart')?.items ?? []).filter((item) => item.types === null || item.types?.includes(machine.view?.jobType ?? '')))
+const items = computed(() =>
+  (checks.check('list.prestart')?.items ?? []).filter(
+    (item) => item.types === null || item.types?.includes(machine.view?.jobType ?? ''),
+  ),
+)
 const pristine = computed(() => !Object.values(draft.value.answers).some((answer) => answer !== undefined))
 const part = computed(() => ({
   check: 'list.prestart',
@@ -26,7 +33,14 @@ const part = computed(() => ({
     job_type: machine.view?.jobType,
     items: items.value
       .filter((item) => draft.value.answers[item.id] !== undefined)
-      .map((item) => compact({ id: item.id, answer: draft.value.answers[item.id], reason: draft.value.answers[item.id] === 'not_applicable' ? draft.value.reasons[item.id] : undefined })),
+      .map((item) =>
+        compact({
+          id: item.id,
+          answer: draft.value.answers[item.id],
+          reason:
+            draft.value.answers[item.id] === 'not_applicable' ? draft.value.reasons[item.id] : undefined,
+        }),
+      ),
   },
 }))
 const left = computed(() => items.value.filter((item) => draft.value.answers[item.id] === undefined).length)
@@ -34,7 +48,9 @@ const ANSWERS: Answer[] = ['yes', 'no', 'not_applicable']
 
 /** The place of an item among those that are sent, as the server names it. */
 function sentAt(id: string): number {
-  return items.value.filter((item) => draft.value.answers[item.id] !== undefined).findIndex((item) => item.id === id)
+  return items.value
+    .filter((item) => draft.value.answers[item.id] !== undefined)
+    .findIndex((item) => item.id === id)
 }
 
 function restYes() {
@@ -45,30 +61,58 @@ defineExpose({
   record: () => frame.value?.record(),
   correct: (entry: TapeEntry) => {
     const list = (entry.input.items ?? []) as { id: string; answer?: Answer; reason?: string }[]
-    put({ answers: Object.fromEntries(list.map((i) => [i.id, i.answer])), reasons: Object.fromEntries(list.map((i) => [i.id, i.reason])) })
+    put({
+      answers: Object.fromEntries(list.map((i) => [i.id, i.answer])),
+      reasons: Object.fromEntries(list.map((i) => [i.id, i.reason])),
+    })
   },
 })
 </script>
 
 <template>
-  <BenchFrame ref="frame" class="prestart" :part="part" :pristine="pristine" @clear="clear" @recorded="emit('recorded', $event)">
+  <BenchFrame
+    ref="frame"
+    class="prestart"
+    :part="part"
+    :pristine="pristine"
+    @clear="clear"
+    @recorded="emit('recorded', $event)"
+  >
     <template #drawing>
       <div class="walked">
         <p class="fig">{{ t('list.left', { done: items.length - left, of: items.length }) }}</p>
-        <div class="track"><div :style="{ width: `${(100 * (items.length - left)) / Math.max(1, items.length)}%` }"></div></div>
-        <button v-if="left > 0 && left < items.length" type="button" class="press small" @click="restYes">{{ t('list.rest') }}</button>
+        <div class="track">
+          <div :style="{ width: `${(100 * (items.length - left)) / Math.max(1, items.length)}%` }"></div>
+        </div>
+        <button v-if="left > 0 && left < items.length" type="button" class="press small" @click="restYes">
+          {{ t('list.rest') }}
+        </button>
       </div>
     </template>
     <template #fields="{ problemOf }">
       <fieldset v-for="item in items" :key="item.id" class="item" :class="draft.answers[item.id]">
         <legend>{{ item.text }}</legend>
         <div class="answers">
-          <label v-for="answer in ANSWERS.filter((a) => a !== 'not_applicable' || !item.always)" :key="answer" :class="{ on: draft.answers[item.id] === answer }">
-            <input v-model="draft.answers[item.id]" type="radio" :name="`item-${item.id}`" :value="answer" />{{ t(`list.${answer}`) }}
+          <label
+            v-for="answer in ANSWERS.filter((a) => a !== 'not_applicable' || !item.always)"
+            :key="answer"
+            :class="{ on: draft.answers[item.id] === answer }"
+          >
+            <input
+              v-model="draft.answers[item.id]"
+              type="radio"
+              :name="`item-${item.id}`"
+              :value="answer"
+            />{{ t(`list.${answer}`) }}
           </label>
         </div>
         <label v-if="draft.answers[item.id] === 'not_applicable'" class="why">
-          {{ t('list.why') }}<input v-model="draft.reasons[item.id]" maxlength="500" :aria-invalid="problemOf(`items.${sentAt(item.id)}.reason`) !== ''" />
+          {{ t('list.why')
+          }}<input
+            v-model="draft.reasons[item.id]"
+            maxlength="500"
+            :aria-invalid="problemOf(`items.${sentAt(item.id)}.reason`) !== ''"
+          />
         </label>
       </fieldset>
     </template>

@@ -24,7 +24,12 @@ async function press() {
     await machine.start()
     emit('recorded', 'clear')
   } catch (error) {
-    failure.value = error instanceof Unreachable ? t('bench.away') : error instanceof Refused ? (error.problem.reasons ?? [error.message]).join(' ') : String(error)
+    failure.value =
+      error instanceof Unreachable
+        ? t('bench.away')
+        : error instanceof Refused
+          ? (error.problem.reasons ?? [error.message]).join(' ')
+          : String(error)
   }
 }
 
@@ -33,13 +38,27 @@ defineExpose({ record: () => void press(), correct: () => undefined })
 
 <template>
   <div class="start">
-    <VerdictLine :status="refused.length > 0 ? 'stop' : 'clear'" :sentence="refused.length > 0 ? t('start.shut') : sentence" :said="t(refused.length > 0 ? 'status.stop' : 'status.clear')" />
+    <VerdictLine
+      :status="refused.length > 0 ? 'stop' : 'clear'"
+      :sentence="refused.length > 0 ? t('start.shut') : sentence"
+      :said="t(refused.length > 0 ? 'status.stop' : 'status.clear')"
+    />
     <ul v-if="refused.length > 0">
       <li v-for="reason in refused" :key="reason">{{ reason }}</li>
     </ul>
-    <button v-if="session.may('start')" type="button" class="press forge go" :disabled="refused.length > 0 || machine.sending" @click="press">{{ t('start.press') }}</button>
+    <button
+      v-if="session.may('start')"
+      type="button"
+      class="press forge go"
+      :disabled="refused.length > 0 || machine.sending"
+      @click="press"
+    >
+      {{ t('start.press') }}
+    </button>
     <p v-else>{{ t('start.notYou') }}</p>
-    <p v-if="last">{{ t('start.started') }} <span class="caption">{{ last.who }}, {{ clock(last.deviceAt) }}</span></p>
+    <p v-if="last">
+      {{ t('start.started') }} <span class="caption">{{ last.who }}, {{ clock(last.deviceAt) }}</span>
+    </p>
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
   </div>
 </template>

@@ -3,7 +3,15 @@ import { computed } from 'vue'
 import { short } from './figures'
 
 /** A figure on a scale of bands, linear or by decades: where it stands is seen from two metres. */
-const props = defineProps<{ from: number; to: number; bands: { to: number; cls: string }[]; value: number | null; unit: string; ticks: number[]; decades?: boolean }>()
+const props = defineProps<{
+  from: number
+  to: number
+  bands: { to: number; cls: string }[]
+  value: number | null
+  unit: string
+  ticks: number[]
+  decades?: boolean
+}>()
 const WIDTH = 300
 const place = (v: number) => {
   const f = props.decades ? Math.log10 : (x: number) => x
@@ -16,13 +24,25 @@ const pieces = computed(() =>
     return { ...band, left, width: place(band.to) - left }
   }),
 )
-const label = computed(() => (props.value === null ? '' : `${short(props.value, props.value < 10 ? 2 : 1)} ${props.unit}`))
-const labelAt = computed(() => Math.min(Math.max(props.value === null ? 0 : place(props.value), 44), WIDTH - 24))
+const label = computed(() =>
+  props.value === null ? '' : `${short(props.value, props.value < 10 ? 2 : 1)} ${props.unit}`,
+)
+const labelAt = computed(() =>
+  Math.min(Math.max(props.value === null ? 0 : place(props.value), 44), WIDTH - 24),
+)
 </script>
 
 <template>
-  <svg viewBox="0 0 320 132" class="scale" role="img" :aria-label="label">
-    <rect v-for="piece in pieces" :key="piece.left" :x="piece.left" y="56" :width="piece.width" height="34" :class="piece.cls" />
+  <svg viewBox="0 0 320 132" class="scale" role="img" :aria-label="label || unit">
+    <rect
+      v-for="piece in pieces"
+      :key="piece.left"
+      :x="piece.left"
+      y="56"
+      :width="piece.width"
+      height="34"
+      :class="piece.cls"
+    />
     <g v-for="tick in ticks" :key="tick">
       <line :x1="place(tick)" :x2="place(tick)" y1="50" y2="96" class="tick" />
       <text :x="place(tick)" y="114" text-anchor="middle" font-size="14">{{ tick }}</text>

@@ -10,8 +10,12 @@ const { t } = useI18n()
 const machine = useMachine()
 const KINDS = ['scroll', 'screw', 'reciprocating']
 const options = computed(() => {
-  const loads = (machine.view?.prefill['power.rotation'] as { loads?: { name: string; kind: string }[] } | undefined)?.loads ?? []
-  return loads.filter((load) => KINDS.includes(load.kind)).map((load) => ({ value: load.name, text: load.name }))
+  const loads =
+    (machine.view?.prefill['power.rotation'] as { loads?: { name: string; kind: string }[] } | undefined)
+      ?.loads ?? []
+  return loads
+    .filter((load) => KINDS.includes(load.kind))
+    .map((load) => ({ value: load.name, text: load.name }))
 })
 </script>
 

@@ -28,13 +28,24 @@ const scale = computed(() => {
   const top = Math.max(...[high.value ?? 0, ...read]) * 1.02
   return Number.isFinite(bottom) && top > bottom ? { bottom, top } : { bottom: 0, top: 1 }
 })
-const y = (volts: number) => FOOT - ((volts - scale.value.bottom) / (scale.value.top - scale.value.bottom)) * (FOOT - TOP)
-const outside = (volts: number) => (low.value !== null && volts < low.value) || (high.value !== null && volts > high.value)
-const grounds = computed(() => GROUND.map((leg) => ({ ...leg, volts: numberOf(props.input[leg.key]) })).filter((leg) => leg.volts !== null))
+const y = (volts: number) =>
+  FOOT - ((volts - scale.value.bottom) / (scale.value.top - scale.value.bottom)) * (FOOT - TOP)
+const outside = (volts: number) =>
+  (low.value !== null && volts < low.value) || (high.value !== null && volts > high.value)
+const grounds = computed(() =>
+  GROUND.map((leg) => ({ ...leg, volts: numberOf(props.input[leg.key]) })).filter(
+    (leg) => leg.volts !== null,
+  ),
+)
 </script>
 
 <template>
-  <svg class="legs" :viewBox="`0 0 320 ${ground && grounds.length > 0 ? 236 : 206}`" role="img" aria-label="legs against the plate's band">
+  <svg
+    class="legs"
+    :viewBox="`0 0 320 ${ground && grounds.length > 0 ? 236 : 206}`"
+    role="img"
+    aria-label="legs against the plate's band"
+  >
     <template v-if="low !== null && high !== null">
       <rect x="34" :y="y(high)" width="282" :height="y(low) - y(high)" class="band" />
       <text x="30" :y="y(high) + 5" text-anchor="end" class="tick">{{ short(high, 0) }}</text>
@@ -42,16 +53,41 @@ const grounds = computed(() => GROUND.map((leg) => ({ ...leg, volts: numberOf(pr
     </template>
     <g v-for="(leg, i) in legs" :key="leg.key" :transform="`translate(${62 + i * 88} 0)`">
       <template v-if="leg.volts !== null">
-        <rect x="0" :y="y(leg.volts)" width="52" :height="FOOT - y(leg.volts)" :class="outside(leg.volts) ? 'bar out' : 'bar'" />
-        <text x="26" :y="y(leg.volts) - 6" text-anchor="middle" class="fig" font-size="21">{{ short(leg.volts) }}</text>
+        <rect
+          x="0"
+          :y="y(leg.volts)"
+          width="52"
+          :height="FOOT - y(leg.volts)"
+          :class="outside(leg.volts) ? 'bar out' : 'bar'"
+        />
+        <text x="26" :y="y(leg.volts) - 6" text-anchor="middle" class="fig" font-size="21">
+          {{ short(leg.volts) }}
+        </text>
       </template>
       <rect v-else x="0" :y="FOOT - 60" width="52" height="60" class="empty" />
       <text x="26" y="198" text-anchor="middle" font-size="15">{{ leg.name }}</text>
     </g>
-    <line v-if="average !== null && average > 0" x1="34" x2="316" :y1="y(average)" :y2="y(average)" class="average" />
+    <line
+      v-if="average !== null && average > 0"
+      x1="34"
+      x2="316"
+      :y1="y(average)"
+      :y2="y(average)"
+      class="average"
+    />
     <line x1="34" x2="316" :y1="FOOT" :y2="FOOT" class="floor" />
     <g v-if="ground">
-      <text v-for="(leg, i) in grounds" :key="leg.key" :x="88 + i * 88" y="226" text-anchor="middle" class="fig" font-size="17">{{ leg.name }} {{ short(leg.volts ?? 0) }}</text>
+      <text
+        v-for="(leg, i) in grounds"
+        :key="leg.key"
+        :x="88 + i * 88"
+        y="226"
+        text-anchor="middle"
+        class="fig"
+        font-size="17"
+      >
+        {{ leg.name }} {{ short(leg.volts ?? 0) }}
+      </text>
       <text v-if="grounds.length > 0" x="6" y="226" font-size="13.5">ground</text>
     </g>
   </svg>

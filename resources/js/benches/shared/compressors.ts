@@ -7,7 +7,9 @@ export function useAskedCompressor(check: string) {
   return computed(() => {
     const asked = machine.view?.gates.flatMap((gate) => gate.missing).find((m) => m.check === check)?.subject
     if (asked?.startsWith('compressor:')) return asked.slice('compressor:'.length)
-    const loads = (machine.view?.prefill['power.rotation'] as { loads?: { name: string; kind: string }[] } | undefined)?.loads ?? []
+    const loads =
+      (machine.view?.prefill['power.rotation'] as { loads?: { name: string; kind: string }[] } | undefined)
+        ?.loads ?? []
     return loads.find((load) => ['scroll', 'screw', 'reciprocating'].includes(load.kind))?.name ?? 'A'
   })
 }

@@ -14,7 +14,13 @@ export function anyTyped(figures: Figures, names: readonly string[]): boolean {
 }
 
 /** Figures pasted at once fill this field and the ones after it. */
-export function fillFrom(figures: Figures, names: readonly string[], from: string, pasted: string[], unit: string): void {
+export function fillFrom(
+  figures: Figures,
+  names: readonly string[],
+  from: string,
+  pasted: string[],
+  unit: string,
+): void {
   const start = names.indexOf(from)
   pasted.forEach((text, i) => {
     const name = names[start + i]
@@ -24,7 +30,12 @@ export function fillFrom(figures: Figures, names: readonly string[], from: strin
 
 /** A wire quantity's number, for drawing only. */
 export function numberOf(wire: unknown): number | null {
-  const text = typeof wire === 'string' ? wire.split(' ')[0] : typeof wire === 'object' && wire !== null && 'value' in wire ? wire.value : undefined
+  const text =
+    typeof wire === 'string'
+      ? wire.split(' ')[0]
+      : typeof wire === 'object' && wire !== null && 'value' in wire
+        ? wire.value
+        : undefined
   const number = Number(text)
   return text === undefined || text === '' || !Number.isFinite(number) ? null : number
 }

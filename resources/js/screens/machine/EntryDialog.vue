@@ -17,10 +17,18 @@ const session = useSession()
 const reason = ref('')
 const problem = ref('')
 const doubting = ref(false)
-const open = computed({ get: () => entry.value !== null, set: (on) => (entry.value = on ? entry.value : null) })
+const open = computed({
+  get: () => entry.value !== null,
+  set: (on) => (entry.value = on ? entry.value : null),
+})
 const mayDoubt = computed(() => {
   const e = entry.value
-  return e !== null && e.kind === 'check' && !e.suspect && session.may(e.whoId === session.person?.id ? 'doubt_own' : 'doubt_any')
+  return (
+    e !== null &&
+    e.kind === 'check' &&
+    !e.suspect &&
+    session.may(e.whoId === session.person?.id ? 'doubt_own' : 'doubt_any')
+  )
 })
 
 watch(entry, () => {
@@ -46,25 +54,41 @@ function correct() {
 </script>
 
 <template>
-  <ElDialog v-model="open" :title="entry?.title || (entry ? t('tape.entry', { at: entry.at }) : '')" width="min(560px, 94vw)">
+  <ElDialog
+    v-model="open"
+    :title="entry?.title || (entry ? t('tape.entry', { at: entry.at }) : '')"
+    width="min(560px, 94vw)"
+  >
     <div v-if="entry" class="entry">
       <p class="caption">
-        {{ t('tape.by', { who: entry.who }) }}, {{ day(entry.deviceAt) }} {{ t('tape.device', { time: clock(entry.deviceAt) }) }}, {{ t('tape.server', { time: clock(entry.recordedAt) }) }}
+        {{ t('tape.by', { who: entry.who }) }}, {{ day(entry.deviceAt) }}
+        {{ t('tape.device', { time: clock(entry.deviceAt) }) }},
+        {{ t('tape.server', { time: clock(entry.recordedAt) }) }}
         <template v-if="entry.instrument"> · {{ t('tape.with', { instrument: entry.instrument }) }}</template>
       </p>
-      <p v-if="entry.headline" class="headline"><StatusMark v-if="entry.status" :status="entry.status" :size="24" /> {{ entry.headline }}</p>
+      <p v-if="entry.headline" class="headline">
+        <StatusMark v-if="entry.status" :status="entry.status" :size="24" /> {{ entry.headline }}
+      </p>
       <p v-if="entry.suspect" class="doubted">{{ t('tape.doubted', { reason: entry.suspect }) }}</p>
-      <p v-if="entry.supersededBy" class="caption">{{ t('tape.supersededBy', { at: entry.supersededBy }) }}</p>
+      <p v-if="entry.supersededBy" class="caption">
+        {{ t('tape.supersededBy', { at: entry.supersededBy }) }}
+      </p>
       <p v-if="entry.outOfOrder.length > 0" class="doubted">{{ t('tape.outOfOrder') }}. {{ entry.reason }}</p>
       <ul v-if="entry.because.length > 0">
         <li v-for="line in entry.because" :key="line">{{ line }}</li>
       </ul>
       <table v-if="entry.readings.length > 0">
-        <caption>{{ t('tape.asRead') }}</caption>
+        <caption>
+          {{
+            t('tape.asRead')
+          }}
+        </caption>
         <tbody>
           <tr v-for="reading in entry.readings" :key="reading.path">
             <td>{{ reading.label }}</td>
-            <td class="figure" :class="{ struck: entry.suspect }">{{ reading.value }} {{ shownUnit(reading.unit) }}</td>
+            <td class="figure" :class="{ struck: entry.suspect }">
+              {{ reading.value }} {{ shownUnit(reading.unit) }}
+            </td>
           </tr>
         </tbody>
       </table>
@@ -72,13 +96,24 @@ function correct() {
         <label for="doubt-why">{{ t('tape.doubtWhy') }}</label>
         <ElInput id="doubt-why" v-model="reason" type="textarea" :rows="2" maxlength="500" autofocus />
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-        <button type="submit" class="press small forge" :disabled="reason.trim() === '' || machine.sending">{{ t('tape.doubtIt') }}</button>
+        <button type="submit" class="press small forge" :disabled="reason.trim() === '' || machine.sending">
+          {{ t('tape.doubtIt') }}
+        </button>
       </form>
     </div>
     <template #footer>
       <div class="foot">
-        <button v-if="mayDoubt && !doubting" type="button" class="press small" @click="doubting = true">{{ t('tape.doubt') }}</button>
-        <button v-if="entry?.kind === 'check' && session.may('record')" type="button" class="press small" @click="correct">{{ t('tape.correct') }}</button>
+        <button v-if="mayDoubt && !doubting" type="button" class="press small" @click="doubting = true">
+          {{ t('tape.doubt') }}
+        </button>
+        <button
+          v-if="entry?.kind === 'check' && session.may('record')"
+          type="button"
+          class="press small"
+          @click="correct"
+        >
+          {{ t('tape.correct') }}
+        </button>
         <button type="button" class="press small" @click="open = false">{{ t('app.close') }}</button>
       </div>
     </template>

@@ -19,7 +19,9 @@ const KEYS = [
 
 <template>
   <footer class="foot-line">
-    <span role="status" :class="{ away: !machine.reachable }">{{ machine.reachable ? t('foot.sent') : t('foot.away') }}</span>
+    <span role="status" :class="{ away: !machine.reachable }">{{
+      machine.reachable ? t('foot.sent') : t('foot.away')
+    }}</span>
     <button type="button" class="hints" @click="help = true">{{ t('foot.keys') }}</button>
     <ElDialog v-model="help" :title="t('foot.keysTitle')" width="min(460px, 94vw)">
       <dl>

@@ -79,7 +79,9 @@ useKeys({
       <header>
         <h1>{{ machine.view.name }}, {{ machine.view.place }}</h1>
         <p class="caption sub">{{ machine.view.summary }}</p>
-        <RouterLink class="record" :to="{ name: 'record', params: { id: machine.view.id } }">{{ t('machine.record') }}</RouterLink>
+        <RouterLink class="record" :to="{ name: 'record', params: { id: machine.view.id } }">{{
+          t('machine.record')
+        }}</RouterLink>
         <p v-if="machine.view.history" class="history">{{ machine.view.history }}</p>
       </header>
       <QuestionRail :gates="machine.view.gates" :chosen="gate" @choose="choose" />
@@ -90,8 +92,17 @@ useKeys({
     <aside class="tape"><TapePanel ref="tape" @correct="correct" /></aside>
     <FootLine v-model:help="help" class="foot" />
     <nav class="thumbs" :aria-label="t('app.name')">
-      <button v-for="one in ['ask', 'bench', 'tape'] as const" :key="one" type="button" :aria-current="page === one ? 'page' : undefined" @click="page = one">
-        {{ t(`machine.${one}`) }}<span v-if="one === 'tape' && machine.openPutBack.length > 0" class="count">{{ machine.openPutBack.length }}</span>
+      <button
+        v-for="one in ['ask', 'bench', 'tape'] as const"
+        :key="one"
+        type="button"
+        :aria-current="page === one ? 'page' : undefined"
+        @click="page = one"
+      >
+        {{ t(`machine.${one}`)
+        }}<span v-if="one === 'tape' && machine.openPutBack.length > 0" class="count">{{
+          machine.openPutBack.length
+        }}</span>
       </button>
     </nav>
   </div>

@@ -10,7 +10,10 @@ const { t } = useI18n()
 const machine = useMachine()
 const word = ref('')
 const problem = ref('')
-const open = computed({ get: () => entry.value !== null, set: (on) => (entry.value = on ? entry.value : null) })
+const open = computed({
+  get: () => entry.value !== null,
+  set: (on) => (entry.value = on ? entry.value : null),
+})
 
 watch(entry, () => {
   word.value = ''
@@ -37,7 +40,9 @@ async function close() {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="foot">
         <button type="button" class="press small" @click="open = false">{{ t('app.cancel') }}</button>
-        <button type="submit" class="press small forge" :disabled="word.trim() === '' || machine.sending">{{ t('tape.closeIt') }}</button>
+        <button type="submit" class="press small forge" :disabled="word.trim() === '' || machine.sending">
+          {{ t('tape.closeIt') }}
+        </button>
       </div>
     </form>
   </ElDialog>

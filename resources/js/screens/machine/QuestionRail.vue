@@ -24,21 +24,33 @@ const lines = computed<Line[]>(() => {
 function sub(gate: GateView): string {
   if (gate.state === 'not_yet' && !gate.shut) return ''
   // A stop that belongs to two questions is told once.
-  if (gate.state === 'stopped' && props.gates.some((g) => g.gate < gate.gate && g.sentence === gate.sentence)) return t('machine.sameStop')
+  if (gate.state === 'stopped' && props.gates.some((g) => g.gate < gate.gate && g.sentence === gate.sentence))
+    return t('machine.sameStop')
   return gate.sentence
 }
 </script>
 
 <template>
   <ol class="rail">
-    <li v-for="line in lines" :key="line.kind === 'gate' ? line.gate.gate : `off-${line.id}`" :class="line.kind === 'gate' ? [line.gate.state, { chosen: line.gate.gate === chosen }] : 'off'">
+    <li
+      v-for="line in lines"
+      :key="line.kind === 'gate' ? line.gate.gate : `off-${line.id}`"
+      :class="line.kind === 'gate' ? [line.gate.state, { chosen: line.gate.gate === chosen }] : 'off'"
+    >
       <span class="rod" aria-hidden="true"></span>
-      <button v-if="line.kind === 'gate'" type="button" :aria-current="line.gate.gate === chosen ? 'step' : undefined" @click="$emit('choose', line.gate.gate)">
+      <button
+        v-if="line.kind === 'gate'"
+        type="button"
+        :aria-current="line.gate.gate === chosen ? 'step' : undefined"
+        @click="$emit('choose', line.gate.gate)"
+      >
         <span class="question">{{ line.gate.question }}</span>
         <span class="sr-only">{{ t(`state.${line.gate.state}`) }}</span>
         <small v-if="sub(line.gate)">{{ sub(line.gate) }}</small>
       </button>
-      <p v-else>{{ line.names }}<small>{{ line.why }}</small></p>
+      <p v-else>
+        {{ line.names }}<small>{{ line.why }}</small>
+      </p>
     </li>
   </ol>
 </template>

@@ -28,11 +28,15 @@ function title(entry: TapeEntry): string {
 
 function figures(entry: TapeEntry): string {
   // Only what was measured side by side; the rest the sentence tells.
-  const first = entry.readings.filter((r) => /^(volts_|ohms_|megohms|loads\.\d+\.amps_)/.test(r.path)).slice(0, 3)
+  const first = entry.readings
+    .filter((r) => /^(volts_|ohms_|megohms|loads\.\d+\.amps_)/.test(r.path))
+    .slice(0, 3)
   const unit = first[0]?.unit
   if (first.length === 0) return ''
   const one = first.every((r) => r.unit === unit)
-  return one ? `${first.map((r) => r.value).join(' · ')} ${shownUnit(unit ?? '')}` : first.map((r) => `${r.value} ${shownUnit(r.unit)}`).join(' · ')
+  return one
+    ? `${first.map((r) => r.value).join(' · ')} ${shownUnit(unit ?? '')}`
+    : first.map((r) => `${r.value} ${shownUnit(r.unit)}`).join(' · ')
 }
 
 function mayClose(entry: PutBackView): boolean {
@@ -49,18 +53,36 @@ defineExpose({ openFirst })
 <template>
   <div v-if="machine.view" class="tape-panel">
     <section class="out" :aria-label="t('tape.putBack')">
-      <h2 class="panel-title">{{ t('tape.putBack') }} <span>{{ machine.openPutBack.length }}</span></h2>
+      <h2 class="panel-title">
+        {{ t('tape.putBack') }} <span>{{ machine.openPutBack.length }}</span>
+      </h2>
       <p v-if="machine.openPutBack.length === 0" class="none">{{ t('tape.none') }}</p>
       <div v-for="entry in machine.openPutBack" :key="entry.id" class="entry-out">
-        <span>{{ entry.what }}<small>{{ t('tape.since', { time: clock(entry.since) }) }}</small></span>
-        <button v-if="mayClose(entry)" type="button" class="press small off" @click="closing = entry">{{ t('tape.closeIt') }}</button>
+        <span
+          >{{ entry.what }}<small>{{ t('tape.since', { time: clock(entry.since) }) }}</small></span
+        >
+        <button v-if="mayClose(entry)" type="button" class="press small off" @click="closing = entry">
+          {{ t('tape.closeIt') }}
+        </button>
       </div>
     </section>
     <section class="tape" tabindex="0" :aria-label="t('tape.title')">
       <p v-if="machine.view.tape.length === 0" class="empty">{{ t('tape.empty') }}</p>
-      <button v-for="entry in machine.view.tape" :key="entry.at" type="button" class="slip" :class="{ struck: entry.suspect }" @click="opened = entry">
-        <span class="when">{{ clock(entry.deviceAt) }} · {{ entry.who.split(' ')[0] }}<template v-if="day(entry.deviceAt)"> · {{ day(entry.deviceAt) }}</template></span>
-        <span class="what"><StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ title(entry) }}</span>
+      <button
+        v-for="entry in machine.view.tape"
+        :key="entry.at"
+        type="button"
+        class="slip"
+        :class="{ struck: entry.suspect }"
+        @click="opened = entry"
+      >
+        <span class="when"
+          >{{ clock(entry.deviceAt) }} · {{ entry.who.split(' ')[0]
+          }}<template v-if="day(entry.deviceAt)"> · {{ day(entry.deviceAt) }}</template></span
+        >
+        <span class="what"
+          ><StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ title(entry) }}</span
+        >
         <span v-if="figures(entry)" class="figures">{{ figures(entry) }}</span>
         <span v-if="entry.headline" class="said">{{ entry.headline }}</span>
         <span v-if="entry.suspect" class="doubt">{{ t('tape.doubted', { reason: entry.suspect }) }}</span>
@@ -107,7 +129,36 @@ small {
   padding: 10px 0 20px;
   overflow: auto;
   background: var(--box);
-  clip-path: polygon(0 6px, 4% 0, 8% 6px, 12% 0, 16% 6px, 20% 0, 24% 6px, 28% 0, 32% 6px, 36% 0, 40% 6px, 44% 0, 48% 6px, 52% 0, 56% 6px, 60% 0, 64% 6px, 68% 0, 72% 6px, 76% 0, 80% 6px, 84% 0, 88% 6px, 92% 0, 96% 6px, 100% 0, 100% 100%, 0 100%);
+  clip-path: polygon(
+    0 6px,
+    4% 0,
+    8% 6px,
+    12% 0,
+    16% 6px,
+    20% 0,
+    24% 6px,
+    28% 0,
+    32% 6px,
+    36% 0,
+    40% 6px,
+    44% 0,
+    48% 6px,
+    52% 0,
+    56% 6px,
+    60% 0,
+    64% 6px,
+    68% 0,
+    72% 6px,
+    76% 0,
+    80% 6px,
+    84% 0,
+    88% 6px,
+    92% 0,
+    96% 6px,
+    100% 0,
+    100% 100%,
+    0 100%
+  );
 }
 .empty {
   padding: 14px;

@@ -14,14 +14,18 @@ const problem = ref('')
 
 onMounted(async () => {
   try {
-    record.value = await answer(api.GET('/api/v1/machines/{machine}/record', { params: { path: { machine: props.id } } }))
+    record.value = await answer(
+      api.GET('/api/v1/machines/{machine}/record', { params: { path: { machine: props.id } } }),
+    )
     document.title = `${record.value.machine}, ${record.value.site}`
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error)
   }
 })
 
-const open = computed(() => record.value?.answers.filter((a) => ['asking', 'not_yet'].includes(a.state)).length ?? 0)
+const open = computed(
+  () => record.value?.answers.filter((a) => ['asking', 'not_yet'].includes(a.state)).length ?? 0,
+)
 const summary = computed(() => {
   if (record.value === null) return ''
   if (record.value.status === 'stop') return t('record.stopped')
@@ -39,7 +43,9 @@ function title(entry: TapeEntry): string {
 /** Who and when the deciding verdict was. */
 function decided(check: string, subject: string): string {
   if (check === '') return ''
-  const entry = [...(record.value?.evidence ?? [])].reverse().find((e) => e.check === check && e.subject === subject && !e.suspect)
+  const entry = [...(record.value?.evidence ?? [])]
+    .reverse()
+    .find((e) => e.check === check && e.subject === subject && !e.suspect)
   return entry === undefined ? '' : `${entry.who}, ${day(entry.deviceAt)} ${clock(entry.deviceAt)}`
 }
 
@@ -51,14 +57,19 @@ function print() {
 <template>
   <article v-if="record" class="record">
     <nav class="screen-only">
-      <RouterLink class="press small" :to="{ name: 'machine', params: { id } }">{{ t('app.back') }}</RouterLink>
+      <RouterLink class="press small" :to="{ name: 'machine', params: { id } }">{{
+        t('app.back')
+      }}</RouterLink>
       <button type="button" class="press small" @click="print">{{ t('record.print') }}</button>
       <a class="press small" :href="`/api/v1/machines/${id}/record.json`" download>{{ t('record.json') }}</a>
     </nav>
     <header>
       <div>
         <h1>{{ record.machine }}, {{ record.site }}</h1>
-        <p>{{ record.summary }}<template v-if="record.model"> · {{ record.model }}</template><template v-if="record.serial"> · {{ record.serial }}</template></p>
+        <p>
+          {{ record.summary }}<template v-if="record.model"> · {{ record.model }}</template
+          ><template v-if="record.serial"> · {{ record.serial }}</template>
+        </p>
         <p>{{ record.job }}, {{ record.address }}</p>
       </div>
       <p class="by">{{ record.company }}<br />{{ longDate(record.madeAt) }}, {{ clock(record.madeAt) }}</p>
@@ -71,7 +82,9 @@ function print() {
         <li v-for="one in record.answers" :key="one.gate" :class="one.state">
           <span class="rod" aria-hidden="true"></span>
           <h3>{{ one.question }}</h3>
-          <p>{{ one.sentence }}<span class="sr-only"> ({{ t(`state.${one.state}` as 'state.asking') }})</span></p>
+          <p>
+            {{ one.sentence }}<span class="sr-only"> ({{ t(`state.${one.state}` as 'state.asking') }})</span>
+          </p>
           <p class="caption">{{ decided(one.check, one.subject) }}</p>
         </li>
       </ol>
@@ -89,15 +102,27 @@ function print() {
     </section>
     <section>
       <h2>{{ t('record.evidence') }}</h2>
-      <p class="caption">{{ t('record.counts', { readings: record.readings, verdicts: record.verdicts }) }}</p>
+      <p class="caption">
+        {{ t('record.counts', { readings: record.readings, verdicts: record.verdicts }) }}
+      </p>
       <div v-for="entry in record.evidence" :key="entry.at" class="entry" :class="{ struck: entry.suspect }">
-        <p class="caption">{{ entry.at }} · {{ day(entry.deviceAt) }} {{ clock(entry.deviceAt) }} · {{ entry.who }}<template v-if="entry.instrument"> · {{ entry.instrument }}</template></p>
-        <h3><StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ title(entry) }}<template v-if="entry.subject && entry.subject !== 'machine'">, {{ entry.subject.replace('compressor:', '') }}</template></h3>
+        <p class="caption">
+          {{ entry.at }} · {{ day(entry.deviceAt) }} {{ clock(entry.deviceAt) }} · {{ entry.who
+          }}<template v-if="entry.instrument"> · {{ entry.instrument }}</template>
+        </p>
+        <h3>
+          <StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ title(entry)
+          }}<template v-if="entry.subject && entry.subject !== 'machine'"
+            >, {{ entry.subject.replace('compressor:', '') }}</template
+          >
+        </h3>
         <p v-if="entry.headline" class="said">{{ entry.headline }}</p>
         <p v-if="entry.suspect" class="doubt">{{ t('record.doubtedBy', { reason: entry.suspect }) }}</p>
         <p v-if="entry.outOfOrder.length > 0" class="doubt">{{ t('tape.outOfOrder') }}. {{ entry.reason }}</p>
         <p v-if="entry.readings.length > 0" class="figures">
-          <span v-for="reading in entry.readings" :key="reading.path">{{ reading.label }} <b>{{ reading.value }} {{ shownUnit(reading.unit) }}</b></span>
+          <span v-for="reading in entry.readings" :key="reading.path"
+            >{{ reading.label }} <b>{{ reading.value }} {{ shownUnit(reading.unit) }}</b></span
+          >
         </p>
       </div>
     </section>

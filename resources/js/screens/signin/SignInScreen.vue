@@ -39,15 +39,27 @@ async function enter(how: () => Promise<void>) {
         <section v-if="session.view && session.view.demo.length > 0">
           <p>{{ t('signIn.demo') }}</p>
           <div class="demo">
-            <button v-for="(one, i) in session.view.demo" :key="one.name" type="button" class="press" :class="{ forge: i === 0 }" @click="enter(() => session.signInToDemo(one.name))">
+            <button
+              v-for="(one, i) in session.view.demo"
+              :key="one.name"
+              type="button"
+              class="press"
+              :class="{ forge: i === 0 }"
+              @click="enter(() => session.signInToDemo(one.name))"
+            >
               {{ one.name }}<small>{{ t(`roles.${one.role}`) }}</small>
             </button>
           </div>
         </section>
         <form @submit.prevent="enter(() => session.signIn(email, password))">
           <p>{{ session.view && session.view.demo.length > 0 ? t('signIn.or') : t('signIn.noDemo') }}</p>
-          <label>{{ t('signIn.email') }}<input v-model="email" type="email" autocomplete="username" required /></label>
-          <label>{{ t('signIn.password') }}<input v-model="password" type="password" autocomplete="current-password" required /></label>
+          <label
+            >{{ t('signIn.email') }}<input v-model="email" type="email" autocomplete="username" required
+          /></label>
+          <label
+            >{{ t('signIn.password')
+            }}<input v-model="password" type="password" autocomplete="current-password" required
+          /></label>
           <button type="submit" class="press small">{{ t('signIn.enter') }}</button>
           <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         </form>

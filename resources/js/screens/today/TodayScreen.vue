@@ -42,31 +42,52 @@ onMounted(load)
             <h1>{{ lead.machine }}: {{ lead.next }}</h1>
             <p>{{ lead.sentence }}</p>
           </div>
-          <RouterLink class="press forge go" :to="{ name: 'machine', params: { id: lead.machineId } }">{{ t('today.go') }}</RouterLink>
+          <RouterLink class="press forge go" :to="{ name: 'machine', params: { id: lead.machineId } }">{{
+            t('today.go')
+          }}</RouterLink>
         </section>
         <p v-else class="empty">{{ t('today.empty') }}</p>
         <section v-for="job in view.jobs" :key="job.id" class="job">
           <header>
             <h2>{{ job.site }}</h2>
             <p class="caption">
-              {{ job.title }}<template v-if="job.when"> · {{ t('today.until', { day: longDate(job.when).replace(/ \d{4}$/, '') }) }}</template>
+              {{ job.title
+              }}<template v-if="job.when">
+                · {{ t('today.until', { day: longDate(job.when).replace(/ \d{4}$/, '') }) }}</template
+              >
             </p>
           </header>
-          <RouterLink v-for="machine in job.machines" :key="machine.id" class="row" :to="{ name: 'machine', params: { id: machine.id } }">
+          <RouterLink
+            v-for="machine in job.machines"
+            :key="machine.id"
+            class="row"
+            :to="{ name: 'machine', params: { id: machine.id } }"
+          >
             <StartRod :states="machine.states" :label="rodLabel(machine)" />
-            <span class="name">{{ machine.name }}<small>{{ machine.place }}</small></span>
+            <span class="name"
+              >{{ machine.name }}<small>{{ machine.place }}</small></span
+            >
             <span class="question" :class="machine.status">
               <b>{{ machine.question || t('today.done') }}</b>
               <small>{{ machine.sentence }}</small>
             </span>
-            <span class="people">{{ machine.people.map((name) => name.split(' ')[0]).join(', ') || t('today.nobody') }}</span>
+            <span class="people">{{
+              machine.people.map((name) => name.split(' ')[0]).join(', ') || t('today.nobody')
+            }}</span>
           </RouterLink>
         </section>
       </div>
       <aside class="pan">
-        <h2 class="panel-title">{{ t('today.putBack') }} <span>{{ view.putBack.length }}</span></h2>
+        <h2 class="panel-title">
+          {{ t('today.putBack') }} <span>{{ view.putBack.length }}</span>
+        </h2>
         <p v-if="view.putBack.length === 0" class="none">{{ t('today.nothing') }}</p>
-        <RouterLink v-for="entry in view.putBack" :key="entry.id" class="out" :to="{ name: 'machine', params: { id: entry.machineId } }">
+        <RouterLink
+          v-for="entry in view.putBack"
+          :key="entry.id"
+          class="out"
+          :to="{ name: 'machine', params: { id: entry.machineId } }"
+        >
           <span>{{ entry.what }}, {{ entry.machine }}</span>
           <small>{{ t('tape.since', { time: clock(entry.since) }) }}</small>
         </RouterLink>

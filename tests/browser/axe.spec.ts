@@ -1,0 +1,56 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { choose, freshDemo, openMachine, openTab, signIn } from './helpers'
+
+test.beforeAll(freshDemo)
+
+async function sound(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const grave = violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 4)
+          .join(', ')}`,
+    )
+  expect(grave, what).toEqual([])
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`every view is sound, ${theme}`, async ({ page }) => {
+    await page.addInitScript((name) => localStorage.setItem('iron-start.theme', name), theme)
+    await page.goto('/')
+    await expect(page.getByRole('button', { name: /Rafe/ })).toBeVisible()
+    await sound(page, 'sign-in')
+    await signIn(page)
+    await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
+    await sound(page, 'today')
+    await openMachine(page, 'RTU-2')
+    await choose(page, 'Rotation meter', 'C-B-A')
+    await expect(page.getByText('swap two here')).toBeVisible()
+    for (const tab of [
+      'Rotation',
+      'Supply',
+      'Circuit',
+      'Control volts',
+      'Lockout',
+      'Windings',
+      'Insulation',
+    ]) {
+      await openTab(page, tab)
+      await sound(page, tab)
+    }
+    await page.keyboard.press('n')
+    for (const tab of ['Pre-start list', 'Start', 'Loaded volts', 'Wheel', 'Running amps']) {
+      await openTab(page, tab)
+      await sound(page, tab)
+    }
+    await page.keyboard.press('n')
+    await sound(page, 'a question without a bench')
+    await page.getByRole('link', { name: 'The record' }).click()
+    await expect(page.locator('.answers')).toBeVisible()
+    await sound(page, 'record')
+  })
+}

@@ -1,0 +1,91 @@
+import { execFileSync } from 'node:child_process'
+import { expect, type Locator, type Page } from '@playwright/test'
+
+/** The demo as it is when it has just been loaded. */
+export function freshDemo(): void {
+  const artisan = process.env.ARTISAN
+  if (artisan === undefined) throw new Error('ARTISAN is not set: run bin/test browser')
+  execFileSync(artisan, ['migrate:fresh', '--force', '--no-interaction'], { stdio: 'pipe' })
+  execFileSync(artisan, ['db:seed', '--class=DemoSeeder', '--force', '--no-interaction'], { stdio: 'pipe' })
+}
+
+export async function signIn(page: Page, name = 'Rafe Lindqvist'): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('button', { name: new RegExp(name) }).click()
+  await expect(page.getByRole('heading', { name: 'Harrow Lane Library' })).toBeVisible()
+}
+
+export async function openMachine(page: Page, name: string): Promise<void> {
+  await page.locator('a.row', { hasText: name }).first().click()
+  await expect(page.locator('.verdict')).toBeVisible()
+}
+
+export async function openTab(page: Page, name: string): Promise<void> {
+  const tab = page.getByRole('tab', { name: new RegExp(`^${name}`) })
+  await tab.click()
+  await expect(tab).toHaveAttribute('aria-selected', 'true')
+  await expect(page.locator('.verdict')).toBeVisible()
+}
+
+/** Chooses one of a few words. */
+export async function choose(page: Page | Locator, group: string | RegExp, word: string): Promise<void> {
+  await page.getByRole('group', { name: group }).getByRole('radio', { name: word, exact: true }).click()
+}
+
+/** A compressor's row on the rotation bench. */
+export function compressor(page: Page, name: string): Locator {
+  return page.getByRole('group', { name, exact: true })
+}
+
+export async function seen(
+  page: Page,
+  name: string,
+  parts: 'yes' | 'no',
+  noise: 'normal' | 'loud',
+  amps?: string,
+): Promise<void> {
+  const row = compressor(page, name)
+  await row.getByRole('radio', { name: parts, exact: true }).click()
+  await row.getByRole('radio', { name: noise, exact: true }).click()
+  if (amps !== undefined) await row.getByRole('textbox').first().fill(amps)
+}
+
+export function verdict(page: Page): Locator {
+  return page.locator('.verdict p')
+}
+
+/** Presses Record and waits until the tape has one entry more. */
+export async function record(page: Page, name: string | RegExp = /^Record/): Promise<void> {
+  const slips = page.locator('.slip')
+  const before = await slips.count()
+  await page.locator('.foot').getByRole('button', { name }).click()
+  await expect.poll(() => slips.count()).toBeGreaterThan(before)
+}
+
+export async function lockOut(page: Page, lock: string): Promise<void> {
+  await page.getByLabel('Lock', { exact: true }).fill(lock)
+  await choose(page, 'Lock hangs at', "unit's disconnect")
+  await choose(page, 'Work is on', 'load side')
+  await choose(page, /Tester proved before/, 'yes')
+  for (const leg of ['Leg A to B', 'Leg B to C', 'Leg C to A', 'A to ground', 'B to ground', 'C to ground'])
+    await page.getByLabel(leg).fill('0.1')
+  await choose(page, /Tester proved after/, 'yes')
+  await expect(verdict(page)).toContainText('Dead')
+  await record(page)
+}
+
+export async function lockOff(page: Page, word: string): Promise<void> {
+  await page.locator('.entry-out').getByRole('button', { name: 'It is off' }).first().click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Say how it was put back.').fill(word)
+  await dialog.getByRole('button', { name: 'It is off' }).click()
+  await expect(page.locator('.entry-out')).toHaveCount(0)
+}
+
+/** What the rail says of a question. */
+export function gate(page: Page, question: string): Locator {
+  return page.locator('.rail li', { hasText: question })
+}
+
+export const POWER = 'Is the supply right, and the right way round?'
+export const RUN = 'Does it start and turn as it should?'

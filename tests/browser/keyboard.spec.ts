@@ -1,0 +1,141 @@
+import { expect, test, type Locator, type Page } from '@playwright/test'
+import { freshDemo, gate, POWER, RUN, verdict } from './helpers'
+
+test.beforeAll(freshDemo)
+
+/** Tabs on until something has the focus; the pointer is never used. */
+async function reach(page: Page, target: Locator, back = false): Promise<void> {
+  for (let i = 0; i < 120; i++) {
+    if (
+      await target
+        .evaluate(
+          (el) =>
+            el === document.activeElement ||
+            (el.tagName === 'FIELDSET' && el.contains(document.activeElement)),
+        )
+        .catch(() => false)
+    )
+      return
+    await page.keyboard.press(back ? 'Shift+Tab' : 'Tab')
+  }
+  throw new Error('never reached')
+}
+
+/** Arrows on within a group of words until one is chosen. */
+async function pick(page: Page, group: Locator, word: string): Promise<void> {
+  const radio = group.getByRole('radio', { name: word, exact: true })
+  await reach(page, group)
+  await page.keyboard.press('Space')
+  for (let i = 0; i < 6 && !(await radio.isChecked()); i++) await page.keyboard.press('ArrowRight')
+  await expect(radio).toBeChecked()
+}
+
+async function recorded(page: Page): Promise<void> {
+  const slips = page.locator('.slip')
+  const before = await slips.count()
+  await page.keyboard.press('r')
+  await expect.poll(() => slips.count()).toBeGreaterThan(before)
+}
+
+test('RTU-2 from the board to a held and a loosened gate without touching the pointer', async ({ page }) => {
+  const group = (name: string | RegExp) => page.getByRole('group', { name })
+  await page.goto('/')
+  await expect(page.getByRole('button', { name: /Rafe/ })).toBeVisible()
+  await reach(page, page.getByRole('button', { name: /Rafe/ }))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('link', { name: 'Go to it' })).toBeVisible()
+  await reach(page, page.getByRole('link', { name: 'Go to it' }))
+  await page.keyboard.press('Enter')
+  await expect(verdict(page)).toBeVisible()
+
+  await pick(page, group('Rotation meter'), 'C-B-A')
+  await expect(verdict(page)).toContainText('The supply is reversed')
+  await recorded(page)
+  await expect(gate(page, POWER)).toHaveClass(/stopped/)
+
+  // Tabs by bracket; Enter goes from reading to reading and at last to the button.
+  await page.keyboard.press(']')
+  await page.keyboard.press(']')
+  await page.keyboard.press(']')
+  await expect(page.getByRole('tab', { name: 'Lockout' })).toHaveAttribute('aria-selected', 'true')
+  await reach(page, page.getByLabel('Lock', { exact: true }))
+  await page.keyboard.type('15')
+  await pick(page, group('Lock hangs at'), "unit's disconnect")
+  await pick(page, group('Work is on'), 'load side')
+  await pick(page, group(/Tester proved before/), 'yes')
+  await reach(page, page.getByLabel('Leg A to B'))
+  for (let i = 0; i < 6; i++) {
+    await page.keyboard.type('0.1')
+    await page.keyboard.press('Enter')
+  }
+  await pick(page, group(/Tester proved after/), 'yes')
+  await expect(verdict(page)).toContainText('Dead')
+  await recorded(page)
+  await expect(page.locator('.entry-out')).toContainText('Lock 15 on')
+
+  await page.keyboard.press('[')
+  await page.keyboard.press('[')
+  await page.keyboard.press('[')
+  await pick(page, group('Rotation meter'), 'A-B-C')
+  await recorded(page)
+  await expect(gate(page, POWER)).toHaveClass(/answered/)
+
+  // Put-back by P, then on to the next question by N and the start list.
+  await page.keyboard.press('p')
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await reach(page, page.getByLabel('Say how it was put back.'))
+  await page.keyboard.type('lock off')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.entry-out')).toHaveCount(0)
+  await page.keyboard.press('n')
+  await expect(page.getByRole('heading', { name: RUN })).toBeVisible()
+  await pick(page, group(/Locks and tags/), 'yes')
+  await reach(page, page.getByRole('button', { name: 'All the rest: yes' }), true)
+  await page.keyboard.press('Enter')
+  await expect(verdict(page)).toContainText('Ready')
+  await recorded(page)
+  await expect(page.getByRole('button', { name: 'Starting it now' })).toBeEnabled()
+  await recorded(page)
+  await expect(page.locator('.slip').first()).toContainText('Starting it now')
+
+  // Loaded voltage, wheel, amps: Run is answered.
+  await expect(page.getByRole('tab', { name: 'Loaded volts' })).toHaveAttribute('aria-selected', 'true')
+  await reach(page, page.getByLabel('Leg A to B'))
+  for (const volts of ['478', '475', '480']) {
+    await page.keyboard.type(volts)
+    await page.keyboard.press('Enter')
+  }
+  await expect(page.locator('.foot').getByRole('button', { name: /^Record/ })).toBeFocused()
+  await expect(verdict(page)).toContainText('Fit to run on')
+  await recorded(page)
+  await expect(page.getByRole('tab', { name: /Loaded volts/ })).toContainText('done')
+  await page.getByRole('tab', { selected: true }).focus()
+  while (!(await page.getByRole('tab', { name: /^Wheel/ }).getAttribute('aria-selected'))?.includes('true'))
+    await page.keyboard.press('ArrowRight')
+  await pick(page, group('Rotation meter'), 'A-B-C')
+  for (const name of ['C1', 'C2']) {
+    await pick(page, group(`${name}: pressures part?`), 'yes')
+    await pick(
+      page,
+      page.getByRole('group', { name, exact: true }).getByRole('group', { name: 'Noise' }),
+      'normal',
+    )
+  }
+  await pick(page, group(/^Blower/), 'right')
+  await expect(verdict(page)).toContainText('Everything turns the right way')
+  await recorded(page)
+  await expect(page.getByRole('tab', { name: /^Running amps/ })).toHaveAttribute('aria-selected', 'true')
+  await pick(page, group('Doors and panels on'), 'yes')
+  await reach(page, page.locator('.load .figure').first())
+  for (const amps of ['9.2', '9.3', '9.1', '9.1', '9.2', '9.0', '7.0', '7.1', '7.0', '1.2', '1.2']) {
+    await page.keyboard.type(amps)
+    await page.keyboard.press('Enter')
+  }
+  await expect(verdict(page)).toContainText('All 5 motors draw what they should')
+  await recorded(page)
+  await expect(gate(page, RUN)).toHaveClass(/answered/)
+
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog')).toContainText('next empty reading')
+  await page.keyboard.press('Escape')
+})

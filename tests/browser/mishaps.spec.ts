@@ -1,0 +1,101 @@
+import { expect, test } from '@playwright/test'
+import { freshDemo, openMachine, openTab, signIn, verdict } from './helpers'
+
+test.beforeAll(freshDemo)
+test.beforeEach(async ({ page }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-3')
+  await openTab(page, 'Supply')
+})
+
+const BAD: [name: string, typed: string, told: RegExp][] = [
+  ['text', 'high', /Is not a number with its unit|has no unit|is not a number/i],
+  ['wrong unit', '481 A', /unit that does not belong here \(A\)/i],
+  ['NaN', 'NaN', /is not a number with its unit/i],
+  ['huge', '99999999', /outside the range/i],
+  ['negative', '-481', /outside the range/i],
+  ['comma decimal', '481,5', /is not a number with its unit/i],
+]
+
+for (const [name, typed, told] of BAD) {
+  test(`${name}: it is said what is accepted, and what was typed stays`, async ({ page }) => {
+    const box = page.getByLabel('Leg B to C')
+    await page.getByLabel('Leg A to B').fill('481')
+    await box.fill(typed)
+    await expect(page.locator('.reading .problem')).toHaveText(told)
+    await expect(page.locator('.reading .problem')).toContainText('from 0 to 1000 V')
+    await expect(box).toHaveValue(typed)
+    await expect(box).toHaveAttribute('aria-invalid', 'true')
+    await expect(page.locator('.foot').getByRole('button', { name: /^Record/ })).toBeDisabled()
+    await box.fill('478')
+    await expect(page.locator('.reading .problem')).toHaveCount(0)
+  })
+}
+
+test('several figures pasted at once fill one box after the other', async ({ page }) => {
+  await page.getByLabel('Leg A to B').evaluate((el) => {
+    const data = new DataTransfer()
+    data.setData('text', '481 478 484')
+    el.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+  })
+  await expect(page.getByLabel('Leg C to A')).toHaveValue('484')
+  await expect(verdict(page)).toContainText('Fit to run on')
+})
+
+test('a double press is one reading', async ({ page }) => {
+  for (const [leg, volts] of [
+    ['Leg A to B', '481'],
+    ['Leg B to C', '478'],
+    ['Leg C to A', '484'],
+  ] as const)
+    await page.getByLabel(leg).fill(volts)
+  await expect(verdict(page)).toContainText('Fit to run on')
+  await page
+    .locator('.foot')
+    .getByRole('button', { name: /^Record/ })
+    .dblclick()
+  await expect(page.locator('.slip', { hasText: 'Voltage' })).toHaveCount(1)
+  await expect(page.locator('.slip', { hasText: 'Supply' })).toHaveCount(1)
+  await page.reload()
+  await expect(page.locator('.slip', { hasText: 'Voltage' })).toHaveCount(1)
+})
+
+test('the server gone while typing: it is told, what was typed stays over a reload and is recorded once it is back', async ({
+  page,
+  context,
+}) => {
+  const before = await page.locator('.slip').count()
+  await context.setOffline(true)
+  for (const [leg, volts] of [
+    ['Leg A to B', '480'],
+    ['Leg B to C', '479'],
+    ['Leg C to A', '481'],
+  ] as const)
+    await page.getByLabel(leg).fill(volts)
+  await expect(page.locator('.foot-line')).toContainText('No answer from the server: what you type stays')
+  await context.setOffline(false)
+  await expect(verdict(page)).toContainText('Fit to run on: 480 V')
+  await expect(page.locator('.foot-line')).toContainText('All sent')
+  await page.reload()
+  await openTab(page, 'Supply')
+  await expect(page.getByLabel('Leg A to B')).toHaveValue('480')
+
+  // The answer to the first send is lost on the way; the second send is the same write, done once.
+  let lost = 0
+  await page.route('**/checks/power.voltage', async (route) => {
+    const answer = await route.fetch()
+    if (lost++ === 0) await route.abort()
+    else await route.fulfill({ response: answer })
+  })
+  await expect(verdict(page)).toContainText('Fit to run on: 480 V')
+  await page
+    .locator('.foot')
+    .getByRole('button', { name: /^Record/ })
+    .click()
+  await expect(page.locator('.foot .failure')).toContainText('What you typed is kept on this device')
+  await page
+    .locator('.foot')
+    .getByRole('button', { name: /^Record/ })
+    .click()
+  await expect.poll(() => page.locator('.slip').count()).toBe(before + 2)
+})

@@ -1,0 +1,47 @@
+import { expect, test } from '@playwright/test'
+import { choose, freshDemo, openMachine, record, signIn, verdict } from './helpers'
+
+test.beforeAll(freshDemo)
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+
+test('the three pages of a machine on a phone, nothing wider than the screen, nothing too small to press', async ({
+  page,
+}) => {
+  const fits = async () =>
+    expect(
+      await page.evaluate(
+        () => document.documentElement.scrollWidth <= innerWidth && document.body.scrollWidth <= innerWidth,
+      ),
+    ).toBe(true)
+  await signIn(page)
+  await fits()
+  await openMachine(page, 'RTU-2')
+  await choose(page, 'Rotation meter', 'C-B-A')
+  await expect(verdict(page)).toContainText('The supply is reversed')
+  await expect(page.getByText('swap two here')).toBeVisible()
+  await fits()
+  const small = await page
+    .locator('.bench button:visible, .bench .options label:visible, .thumbs button')
+    .evaluateAll((all) =>
+      all.filter((el) => el.getBoundingClientRect().height < 44).map((el) => el.textContent),
+    )
+  expect(small).toEqual([])
+  const readings = await page
+    .locator('.bench .figure:visible')
+    .evaluateAll((all) => all.map((el) => el.parentElement?.getBoundingClientRect().height ?? 0))
+  expect(Math.min(...readings)).toBeGreaterThanOrEqual(50)
+  const button = await page.getByRole('button', { name: 'Record the stop' }).boundingBox()
+  const thumbs = await page.locator('.thumbs').boundingBox()
+  expect((button?.y ?? 0) + (button?.height ?? 0)).toBeLessThanOrEqual(thumbs?.y ?? 0)
+
+  await record(page, 'Record the stop')
+  await page.getByRole('button', { name: 'Tape', exact: true }).click()
+  await expect(page.locator('.slip').first()).toContainText('The supply is reversed')
+  await fits()
+  await page.getByRole('button', { name: 'Ask', exact: true }).click()
+  await expect(page.locator('.rail .stopped').first()).toBeVisible()
+  await fits()
+  await page.locator('.rail button', { hasText: 'Is the charge right?' }).click()
+  await expect(page.getByLabel('Note')).toBeVisible()
+  await fits()
+})

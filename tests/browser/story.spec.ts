@@ -1,0 +1,197 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import {
+  choose,
+  compressor,
+  freshDemo,
+  gate,
+  lockOff,
+  lockOut,
+  openMachine,
+  openTab,
+  POWER,
+  record,
+  RUN,
+  seen,
+  signIn,
+  verdict,
+} from './helpers'
+
+test.describe.configure({ mode: 'serial' })
+test.beforeAll(freshDemo)
+
+test('RTU-2: from a reversed supply to a running machine and its record', async ({ page }) => {
+  await signIn(page)
+  await expect(page.locator('.lead h1')).toHaveText('RTU-2: Read the rotation.')
+  await page.getByRole('link', { name: 'Go to it' }).click()
+  await expect(page.locator('h1', { hasText: POWER })).toBeVisible()
+
+  await choose(page, 'Rotation meter', 'C-B-A')
+  await expect(verdict(page)).toContainText('The supply is reversed: the rotation meter reads C-B-A.')
+  await choose(page, 'Phase monitor', 'reversed')
+  await choose(page, /^Blower/, 'backwards')
+  await seen(page, 'C1', 'no', 'loud', '5.1')
+  await expect(verdict(page)).toContainText('with C1 and Blower running backwards')
+  await expect(page.getByText('turns L1, L3, L2')).toBeVisible()
+  await expect(page.getByText('swap two here')).toBeVisible()
+  await expect(page.getByText('not at one contactor', { exact: true })).toBeVisible()
+  await record(page, 'Record the stop')
+  await expect(gate(page, POWER)).toHaveClass(/stopped/)
+  await expect(gate(page, RUN)).toHaveClass(/stopped/)
+
+  // The held gate: no start while the supply is reversed.
+  await page.keyboard.press('n')
+  await openTab(page, 'Start')
+  await expect(page.getByRole('button', { name: 'Starting it now' })).toBeDisabled()
+  await expect(page.locator('.start li').first()).toContainText('Power is not answered')
+  await gate(page, POWER).getByRole('button').click()
+
+  await openTab(page, 'Lockout')
+  await lockOut(page, '15')
+  await expect(page.locator('.entry-out')).toContainText('Lock 15 on')
+
+  await openTab(page, 'Rotation')
+  await choose(page, 'Rotation meter', 'A-B-C')
+  await choose(page, 'Phase monitor', 'content')
+  await expect(page.locator('.foot .blocked')).toContainText('Say how long C1 ran backwards')
+  await expect(page.locator('.foot').getByRole('button', { name: /^Record/ })).toBeDisabled()
+  await page.getByLabel(/C1 ran backwards/).fill('0.2')
+  await record(page)
+  await expect(gate(page, POWER)).toHaveClass(/answered/)
+
+  await gate(page, RUN).getByRole('button').click()
+  await openTab(page, 'Start')
+  await expect(page.locator('.start li')).toContainText('Held shut by the put-back list: Lock 15 on')
+  await lockOff(page, 'two lines swapped at the disconnect, lock off')
+
+  await openTab(page, 'Pre-start list')
+  await choose(page, /Locks and tags accounted for/, 'yes')
+  await choose(page, /Crankcase heater/, 'n/a')
+  await page.getByLabel('Why it does not apply').fill('the sheet asks for no warm-up')
+  await page.getByRole('button', { name: 'All the rest: yes' }).click()
+  await expect(verdict(page)).toContainText('Ready: all 17 items walked.')
+  await record(page)
+
+  await page.getByRole('button', { name: 'Starting it now' }).click()
+  await expect(page.locator('.slip').first()).toContainText('Starting it now')
+
+  await openTab(page, 'Loaded volts')
+  await page.getByLabel('Leg A to B').fill('478')
+  await page.getByLabel('Leg B to C').fill('475')
+  await page.getByLabel('Leg C to A').fill('480')
+  await expect(verdict(page)).toContainText('Fit to run on')
+  await record(page)
+
+  await openTab(page, 'Wheel')
+  await choose(page, 'Rotation meter', 'A-B-C')
+  await seen(page, 'C1', 'yes', 'normal')
+  await seen(page, 'C2', 'yes', 'normal')
+  await choose(page, /^Blower/, 'right')
+  await expect(verdict(page)).toContainText('Everything turns the right way')
+  await expect(compressor(page, 'C1').getByLabel(/ran backwards/)).toHaveValue('0.2')
+  await record(page)
+
+  await openTab(page, 'Running amps')
+  const boxes = await page.locator('.load .figure').all()
+  for (const [i, amps] of [
+    '9.2',
+    '9.3',
+    '9.1',
+    '9.1',
+    '9.2',
+    '9.0',
+    '7.0',
+    '7.1',
+    '7.0',
+    '1.2',
+    '1.2',
+  ].entries())
+    await boxes[i]?.fill(amps)
+  await expect(page.getByText('Doors and panels on?')).toBeVisible()
+  await choose(page, 'Doors and panels on', 'yes')
+  await record(page)
+  await expect(gate(page, RUN)).toHaveClass(/answered/)
+  await expect(page.locator('.slip').first()).toContainText('Running amps')
+
+  await page.getByRole('link', { name: 'The record' }).click()
+  const answers = page.locator('.answers li')
+  await expect(answers).toHaveCount(12)
+  await expect(answers.nth(0)).toContainText('Not on this job: others set it')
+  await expect(answers.nth(6)).toContainText('Everything turns the right way')
+  await expect(answers.nth(8)).toHaveClass(/asking/)
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Keep as JSON' }).click(),
+  ])
+  const kept = JSON.parse(readFileSync(await file.path(), 'utf8')) as {
+    answers: unknown[]
+    evidence: { headline: string }[]
+  }
+  expect(kept.answers).toHaveLength(12)
+  expect(kept.evidence.some((entry) => entry.headline.startsWith('The supply is reversed'))).toBe(true)
+})
+
+test('RTU-3: typed voltages are judged at once, and without a lockout between the swap does not count', async ({
+  page,
+}) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-3')
+  await expect(page.getByText('the rotation was never read')).toBeVisible()
+  await openTab(page, 'Supply')
+  await page.getByLabel('Leg A to B').fill('481')
+  await expect(verdict(page)).toContainText('Still to be told: leg B to C and leg C to A.')
+  await page.getByLabel('Leg B to C').fill('452')
+  await page.getByLabel('Leg C to A').fill('484')
+  await expect(verdict(page)).toContainText('Unbalance is 4.3 %, furthest on leg B to C; the limit is 2 %.')
+  await page.getByLabel('Leg B to C').fill('478')
+  await expect(verdict(page)).toContainText('Fit to run on: 481 V on average')
+  await record(page)
+
+  await openTab(page, 'Rotation')
+  await choose(page, 'Rotation meter', 'C-B-A')
+  await choose(page, /^Blower/, 'right')
+  await seen(page, 'C1', 'no', 'loud', '5.0')
+  await expect(verdict(page)).toContainText(
+    'Turning right only because it was swapped by itself before: Blower.',
+  )
+  await expect(page.getByText('put back too')).toBeVisible()
+  await record(page)
+
+  await choose(page, 'Rotation meter', 'A-B-C')
+  await page.getByLabel(/C1 ran backwards/).fill('0.1')
+  await record(page)
+  await expect(gate(page, POWER)).toHaveClass(/stopped/)
+  await expect(gate(page, POWER)).toContainText('no lockout is recorded in between')
+
+  // More than a minute backwards: windings and insulation first.
+  await openTab(page, 'Lockout')
+  await lockOut(page, '16')
+  await openTab(page, 'Rotation')
+  await choose(page, 'Rotation meter', 'A-B-C')
+  await page.getByLabel(/C1 ran backwards/).fill('5')
+  await expect(verdict(page)).toContainText('ran backwards for 5 min')
+  await record(page)
+  await expect(gate(page, POWER)).toContainText('read the insulation (C1)')
+})
+
+test('a doubted reading is struck and counts no longer', async ({ page }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-1')
+  await page.locator('.slip', { hasText: 'Running amps' }).first().click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByText('9.2 A').first()).toBeVisible()
+  await dialog.getByRole('button', { name: 'Doubt this reading' }).click()
+  await dialog.getByLabel(/Why is it doubted/).fill('clamp lay in the sun')
+  await dialog.getByRole('button', { name: 'Doubt it' }).click()
+  await expect(page.locator('.slip.struck', { hasText: 'clamp lay in the sun' })).toBeVisible()
+  await expect(gate(page, RUN)).toContainText('read the running amps')
+})
+
+test('a note stands on the tape where there is no bench yet', async ({ page }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-1')
+  await gate(page, 'Is the charge right?').getByRole('button').click()
+  await page.getByLabel('Note').fill('Settling, 3 °F in 5 min.')
+  await page.getByRole('button', { name: 'Keep the note' }).click()
+  await expect(page.locator('.slip').first()).toContainText('Settling, 3 °F in 5 min.')
+})

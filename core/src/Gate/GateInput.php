@@ -38,4 +38,10 @@ final readonly class GateInput
             $this->supplyChangedAt !== null && $this->supplyChangedAt < $at ? $this->supplyChangedAt : null,
         );
     }
+
+    /** How many dated entries it holds: of two moments of one history, the same size is the same content. */
+    public function size(): int
+    {
+        return count($this->overrides) + count($this->disabled) + count($this->signatures) + ($this->supplyChangedAt === null ? 0 : 1);
+    }
 }

@@ -152,21 +152,28 @@ final class JobGates implements Check
     /**
      * Gates with a reading taken before one of their needs was met.
      *
+     * Between two readings often nothing was recorded that bears on the needs: then one evaluation serves both.
+     *
      * @param list<Entry> $records
      * @return list<int>
      */
     private static function outOfOrder(Job $job, array $records, GateInput $given, Evaluation $now): array
     {
-        $found = $then = [];
+        $found = $then = $bearing = [];
         foreach ($records as $entry) {
             $ordered = in_array($entry->check, ['tight.hold', 'dry.decay'], true) || Ledger::isRunning($entry);
             foreach ($ordered && ! $entry->suspect ? $now->gatesOf($entry) : [] as $gate) {
-                if (isset($found[$gate]) || $now->needs($gate) === []) {
+                $needs = $now->needs($gate);
+                if (isset($found[$gate]) || $needs === []) {
                     continue;
                 }
-                $key = (string) $entry->at;
-                $then[$key] ??= new Evaluation($job, array_values(array_filter($records, fn (Entry $e): bool => $e->at < $entry->at)), $given->before($entry->at));
-                foreach ($then[$key]->needs($gate) as $need) {
+                $highest = max($needs);
+                $bearing[$highest] ??= self::bearingOn($records, $highest);
+                $before = array_values(array_filter($bearing[$highest], fn (Entry $e): bool => $e->at < $entry->at));
+                $givenThen = $given->before($entry->at);
+                $key = "$highest " . count($before) . ' ' . $givenThen->size();
+                $then[$key] ??= new Evaluation($job, $before, $givenThen);
+                foreach ($needs as $need) {
                     if (! $then[$key]->isMet($need)) {
                         $found[$gate] = true;
                     }
@@ -175,6 +182,26 @@ final class JobGates implements Check
         }
 
         return array_keys($found);
+    }
+
+    /**
+     * The records that can change a gate up to a given one: those of these gates, and of any check that was
+     * ever a danger, since that shuts Run wherever it stands.
+     *
+     * @param list<Entry> $records
+     * @return list<Entry>
+     */
+    private static function bearingOn(array $records, int $highest): array
+    {
+        $dangerous = [];
+        foreach ($records as $entry) {
+            if ($entry->dangers() !== []) {
+                $dangerous[$entry->check] = true;
+            }
+        }
+
+        return array_values(array_filter($records, fn (Entry $e): bool => isset($dangerous[$e->check])
+            || min([...Belonging::gatesOf($e->check), PHP_INT_MAX]) <= $highest));
     }
 
     /** @return array<string, Value> */

@@ -120,7 +120,7 @@ defineExpose({
         :problem-of="problemOf"
       />
       <p v-if="others.length > 0" class="others">
-        {{ t('rotation.cantTell', { names: others.map((l) => l.name).join(', ') }) }}, {{ t('rotation.own') }}
+        {{ t('rotation.cantTell', { names: others.map((l) => l.name).join(', ') }) }}
       </p>
       <label v-if="draft.meter === 'abc' || draft.meter === 'cba'" class="confirm"
         ><input v-model="draft.meter_confirmed" type="checkbox" /> {{ t('rotation.isConfirmed') }}</label

@@ -1,0 +1,59 @@
+import { expect, test } from '@playwright/test'
+import { choose, freshDemo, gate, openMachine, openTab, RUN, seen, signIn, verdict } from '../browser/helpers'
+
+const FOLDER = 'docs/screenshots'
+test.beforeAll(freshDemo)
+
+test('the pictures of the README', async ({ page }) => {
+  await signIn(page)
+  await page.mouse.move(640, 780)
+  await page.screenshot({ path: `${FOLDER}/today.png` })
+
+  await openMachine(page, 'RTU-2')
+  await choose(page, 'Rotation meter', 'C-B-A')
+  await choose(page, 'Phase monitor', 'reversed')
+  await seen(page, 'C1', 'no', 'loud', '5.1')
+  await choose(page, /^Blower/, 'backwards')
+  await expect(verdict(page)).toContainText('running backwards')
+  await page.screenshot({ path: `${FOLDER}/machine-power.png` })
+
+  await page.getByRole('link', { name: 'Today' }).click()
+  await openMachine(page, 'RTU-1')
+  await gate(page, RUN).getByRole('button').click()
+  await openTab(page, 'Running amps')
+  const boxes = await page.locator('.load .figure').all()
+  for (const [i, amps] of [
+    '9.2',
+    '9.3',
+    '9.1',
+    '9.1',
+    '9.2',
+    '9.0',
+    '7.0',
+    '7.1',
+    '7.0',
+    '1.2',
+    '1.2',
+  ].entries())
+    await boxes[i]?.fill(amps)
+  await choose(page, 'Doors and panels on', 'yes')
+  await expect(verdict(page)).toContainText('All 5 motors')
+  await page.locator('.frame .body').evaluate((el) => (el.scrollTop = 0))
+  await page.screenshot({ path: `${FOLDER}/machine-run.png` })
+
+  await page.getByRole('link', { name: 'The record' }).click()
+  await expect(page.locator('.answers')).toBeVisible()
+  await page.screenshot({ path: `${FOLDER}/record.png` })
+})
+
+test('the phone', async ({ browser }) => {
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: process.env.BASE_URL })
+  await signIn(page)
+  await openMachine(page, 'RTU-2')
+  await choose(page, 'Rotation meter', 'C-B-A')
+  await seen(page, 'C1', 'no', 'loud', '5.1')
+  await choose(page, /^Blower/, 'backwards')
+  await expect(verdict(page)).toContainText('running backwards')
+  await page.locator('.frame').evaluate((el) => (el.scrollTop = 0))
+  await page.screenshot({ path: `${FOLDER}/phone-machine.png` })
+})

@@ -8,7 +8,8 @@ return [
     'expire_on_close' => false,
     'encrypt' => false,
     'table' => 'sessions',
-    'lottery' => [2, 1000],
+    // Old sessions are swept by the scheduler, not by whoever happens to come.
+    'lottery' => [0, 1],
     'cookie' => 'iron_start',
     'path' => '/',
     'domain' => null,

@@ -78,7 +78,7 @@ final class RecordCheck
             'codes' => $verdict->judgement->codes(),
             'units' => $units,
             'input' => $raw,
-            'findings' => array_map(fn (Finding $f): array => ['code' => $f->code, 'status' => $f->status->value, 'phrase' => $f->phrase], $verdict->judgement->findings),
+            'findings' => array_map(fn (Finding $f): array => $f->toArray(), $verdict->judgement->findings),
             'said' => $said,
         ]);
     }

@@ -85,7 +85,9 @@ final class DemoSeeder extends Seeder
     private function tape(array $tape): void
     {
         $machine = Machine::query()->with('job')->where('name', $tape['machine'])
-            ->whereHas('job.site', fn ($site) => $site->where('name', $tape['site']))->firstOrFail();
+            ->whereHas('job.site', fn ($site) => $site->where('name', $tape['site']))
+            ->when(isset($tape['job']), fn ($query) => $query->whereHas('job', fn ($job) => $job->where('title', $tape['job'])))
+            ->orderByDesc('id')->firstOrFail();
         $now = CarbonImmutable::now();
         foreach ($tape['entries'] as $entry) {
             $at = $now->subMinutes($entry['ago_min']);

@@ -55,6 +55,18 @@ final readonly class Finding
         return self::of(Status::Clear, $code, $params, $phrase);
     }
 
+    /** @return array<string, mixed> the finding as data, for the record: what decided, unrounded */
+    public function toArray(): array
+    {
+        $params = array_map(fn (Said|Word|string|int|array $p): mixed => match (true) {
+            $p instanceof Said => ['value' => $p->value, 'unit' => $p->unit],
+            $p instanceof Word => $p->keys,
+            default => $p,
+        }, $this->params);
+
+        return ['code' => $this->code, 'status' => $this->status->value, 'note' => $this->note, 'phrase' => $this->phrase, 'params' => $params];
+    }
+
     /** @param Params $params */
     public static function note(string $phrase, array $params = [], Status $status = Status::Clear): self
     {

@@ -22,9 +22,9 @@ final class Limit
         return $x < $limit - self::SLACK * max(1.0, abs($limit));
     }
 
-    /** Inside both limits, each included. */
+    /** Inside both limits, each included. What is no number is inside nothing. */
     public static function within(float $x, float $low, float $high): bool
     {
-        return ! self::under($x, $low) && ! self::over($x, $high);
+        return $x >= $low - self::SLACK * max(1.0, abs($low)) && $x <= $high + self::SLACK * max(1.0, abs($high));
     }
 }

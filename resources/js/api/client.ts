@@ -45,7 +45,11 @@ function cookie(name: string): string {
   return found === undefined ? '' : decodeURIComponent(found.slice(name.length + 1))
 }
 
-export const api = createClient<paths>({ baseUrl: location.origin, credentials: 'same-origin' })
+export const api = createClient<paths>({
+  baseUrl: location.origin,
+  credentials: 'same-origin',
+  fetch: (request) => globalThis.fetch(request),
+})
 api.use({
   onRequest({ request }) {
     request.headers.set('Accept', 'application/json')

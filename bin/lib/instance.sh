@@ -101,6 +101,7 @@ free_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo parse
 port_free() { php -r 'exit(@stream_socket_server("tcp://127.0.0.1:$argv[1]") ? 0 : 1);' "$1"; }
 
 prepare_var() {
+    [ "$(id -u)" = 0 ] || [ -w "$VAR" ] || fail "$VAR belongs to somebody else: start it as that user, or as root"
     mkdir -p "$VAR"/{cache,storage/framework/{views,cache,sessions},storage/logs,tmp}
     export IRON_START_VAR="$VAR"
     export APP_CONFIG_CACHE="$VAR/cache/config.php" APP_ROUTES_CACHE="$VAR/cache/routes.php" APP_EVENTS_CACHE="$VAR/cache/events.php"

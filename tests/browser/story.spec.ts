@@ -195,3 +195,22 @@ test('a note stands on the tape where there is no bench yet', async ({ page }) =
   await page.getByRole('button', { name: 'Keep the note' }).click()
   await expect(page.locator('.slip').first()).toContainText('Settling, 3 °F in 5 min.')
 })
+
+test('a reading is corrected by a new one, and both stand on the tape', async ({ page }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-1')
+  await page
+    .locator('.slip', { hasText: 'Loaded' })
+    .or(page.locator('.slip', { hasText: 'Fit to run on: 478 V' }))
+    .first()
+    .click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Correct it' }).click()
+  await expect(page.getByRole('tab', { name: /^Loaded volts/ })).toHaveAttribute('aria-selected', 'true')
+  await expect(page.getByLabel('Leg A to B')).toHaveValue('478')
+  await expect(page.locator('.frame .foot')).toContainText('Corrects entry')
+  await page.getByLabel('Leg A to B').fill('476')
+  await expect(verdict(page)).toContainText('Fit to run on: 477 V')
+  await record(page)
+  await page.locator('.slip', { hasText: 'Fit to run on: 478 V' }).first().click()
+  await expect(page.getByRole('dialog')).toContainText('corrected by entry')
+})

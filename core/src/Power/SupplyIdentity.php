@@ -93,11 +93,13 @@ final class SupplyIdentity implements Check
     {
         [$identity, $nominal, $leg] = self::identify($lines, $ground);
         $findings = [];
+        $plate = $in->parsed('plate_voltage');
         if ($nominal === null) {
-            return $this->judgement([Finding::stop('unknown', ['average' => Said::volts($lines->average)])], $values + ['supply' => Value::text('unknown')]);
+            $findings = [Finding::stop('unknown', ['average' => Said::volts($lines->average)]), ...($plate instanceof PlateVoltage ? self::frequency($plate, $in->maybe('frequency')) : [])];
+
+            return $this->judgement($findings, $values + ['supply' => Value::text('unknown')]);
         }
         $values += ['nominal' => Value::of($nominal, 'V'), 'supply' => Value::text($identity)];
-        $plate = $in->parsed('plate_voltage');
         if ($plate instanceof PlateVoltage) {
             $findings = [...$findings, ...self::againstPlate($plate, $nominal, $in->maybe('frequency'))];
         }
@@ -199,12 +201,18 @@ final class SupplyIdentity implements Check
         if (! Limit::within($nominal, $plate->min(), $plate->max())) {
             $findings[] = Finding::stop('plate_mismatch', ['nominal' => Said::volts($nominal), 'plate' => $plate->written]);
         }
-        $near = array_filter($plate->hertz, fn (int $hz): bool => $hertz !== null && ! Limit::over(abs($hertz / $hz - 1), self::HERTZ));
-        if ($hertz !== null && $plate->hertz !== [] && $near === []) {
-            $findings[] = Finding::stop('wrong_frequency', ['hertz' => Said::hertz($hertz), 'plate' => $plate->written]);
-        }
 
-        return $findings;
+        return [...$findings, ...self::frequency($plate, $hertz)];
+    }
+
+    /** @return list<Finding> */
+    private static function frequency(PlateVoltage $plate, ?float $hertz): array
+    {
+        $near = array_filter($plate->hertz, fn (int $hz): bool => $hertz !== null && ! Limit::over(abs($hertz / $hz - 1), self::HERTZ));
+
+        return $hertz !== null && $plate->hertz !== [] && $near === []
+            ? [Finding::stop('wrong_frequency', ['hertz' => Said::hertz($hertz), 'plate' => $plate->written])]
+            : [];
     }
 
     private static function named(string $identity, ThreeLegs $lines, ?string $leg): Finding

@@ -8,7 +8,7 @@ import VerdictLine from '@/components/VerdictLine.vue'
 import { useVerdict } from '@/composables/useVerdict'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
-import { useCorrecting, type Part } from './shared/parts'
+import { useCorrecting, type Part } from './common/parts'
 
 /**
  * What every bench has: the verdict while typing, the drawing and the readings side by side, the reasons, and
@@ -22,7 +22,7 @@ const props = defineProps<{
   blocked?: string
   kind?: string
 }>()
-const emit = defineEmits<{ recorded: [status: string]; clear: [] }>()
+const emit = defineEmits<{ recorded: [status: string]; clear: []; dropCorrection: [] }>()
 const { t } = useI18n()
 const machine = useMachine()
 const session = useSession()
@@ -145,6 +145,11 @@ async function record() {
   }
 }
 
+function dropCorrection() {
+  emit('clear')
+  emit('dropCorrection')
+}
+
 /** Enter goes on to the next empty reading; from the last one to the button. */
 function onEnter(event: KeyboardEvent) {
   if (!(event.target instanceof HTMLInputElement) || !event.target.classList.contains('figure')) return
@@ -187,7 +192,12 @@ defineExpose({ record })
       </div>
     </div>
     <div class="foot">
-      <p v-if="correcting" class="caption">{{ t('bench.supersedes', { at: correcting.at }) }}</p>
+      <p v-if="correcting" class="caption">
+        {{ t('bench.supersedes', { at: correcting.at }) }}
+        <button type="button" class="press small" @click="dropCorrection">
+          {{ t('bench.notCorrecting') }}
+        </button>
+      </p>
       <label v-if="outOfOrder && !pristine" class="reason"
         >{{ t('bench.outOfOrder') }}<input v-model="reason" maxlength="500"
       /></label>

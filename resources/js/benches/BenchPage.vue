@@ -5,7 +5,7 @@ import type { GateView, TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
 import { useMachine } from '@/stores/machine'
 import NoBench from './NoBench.vue'
-import { CORRECTING, type BenchHandle } from './shared/parts'
+import { CORRECTING, type BenchHandle } from './common/parts'
 import { TABS, type Tab } from './tabs'
 
 /** One question: its words, its checks as tabs, and the bench of the one chosen. */
@@ -77,14 +77,19 @@ function recorded(kept: string) {
   })
 }
 
-async function correct(where: string, entry: TapeEntry) {
+/** The bench may still be on its way: it is given the entry as soon as it is there. */
+function correct(where: string, entry: TapeEntry) {
   tab.value = where
   correcting.value = entry
-  await nextTick()
-  bench.value?.correct(entry)
 }
+watch(
+  [bench, correcting],
+  ([there, entry]) => {
+    if (there !== null && entry !== null) there.correct(entry)
+  },
+  { flush: 'post' },
+)
 
-watch(tab, () => (correcting.value = correcting.value !== null && tab.value === '' ? null : correcting.value))
 defineExpose({ record: () => bench.value?.record(), step, correct })
 </script>
 

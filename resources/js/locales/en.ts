@@ -3,7 +3,6 @@ export default {
   app: {
     name: 'Iron Start',
     today: 'Today',
-    record: 'Record',
     signOut: 'Sign out',
     settings: 'How I like it',
     dark: 'Dark for plant rooms',
@@ -43,8 +42,6 @@ export default {
     until: 'until {day}',
     done: 'Everything is answered',
     rod: '{name}: {state}',
-    next: 'Next',
-    people: 'On it',
     sub: 'The one thing to do next',
   },
   machine: {
@@ -77,7 +74,6 @@ export default {
     tellPlace: 'Say where the lock hangs and where the work is.',
     recorded: 'Recorded.',
     cantRecord: 'Your role reads here and does not record.',
-    problem: '{label}: {text}',
   },
   fold: { next: 'Next', because: 'Because', cautions: 'Mind', basis: 'Basis' },
   tabs: {
@@ -95,7 +91,6 @@ export default {
     amps: 'Running amps',
   },
   tabState: { clear: 'done', watch: 'watch', stop: 'stopped', open: 'unfinished' },
-  supply: { line: 'Line to line', ground: 'To ground', identity: 'What is it?', fit: 'Fit to run on?' },
   rotation: {
     abc: 'A-B-C',
     cba: 'C-B-A',
@@ -158,7 +153,6 @@ export default {
     asks: 'plate asks',
     breaker: 'breaker',
     allowed: 'allowed',
-    add: 'More: sets, load, ambient',
   },
   start: {
     press: 'Starting it now',
@@ -207,13 +201,10 @@ export default {
     closeTitle: 'Put it back',
     closeWord: 'Say how it was put back.',
     since: 'since {time}',
-    sinceMin: '{minutes} min',
-    holds: 'holds {gates} shut',
   },
   record: {
     answers: 'Twelve answers',
     evidence: 'The evidence',
-    made: 'Printed {time}',
     counts: '{readings} readings, {verdicts} verdicts, as they were read',
     print: 'Print',
     json: 'Keep as JSON',
@@ -224,7 +215,6 @@ export default {
     out: 'still out',
     people: 'Who worked on it',
     doubtedBy: 'Doubted: {reason}',
-    q1: 'Did it fit, and did it get there?',
   },
   foot: {
     sent: 'All sent',
@@ -241,5 +231,5 @@ export default {
       help: 'this list',
     },
   },
-  errors: { gone: 'Nothing is here.', retry: 'Try again' },
+  errors: { retry: 'Try again' },
 }

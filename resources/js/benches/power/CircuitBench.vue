@@ -8,8 +8,8 @@ import { compact, fromWire } from '@/lib/reading'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import BenchFrame from '../BenchFrame.vue'
-import FigureField from '../shared/FigureField.vue'
-import { anyTyped, numberOf, short, valueOf, wireFigures, type Figures } from '../shared/figures'
+import FigureField from '../common/FigureField.vue'
+import { anyTyped, numberOf, short, valueOf, wireFigures, type Figures } from '../common/figures'
 
 /** Wire and breaker against the plate. */
 const emit = defineEmits<{ recorded: [status: string] }>()

@@ -7,9 +7,9 @@ import { compact, fromWire } from '@/lib/reading'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import BenchFrame from '../BenchFrame.vue'
-import BandScale from '../shared/BandScale.vue'
-import FigureField from '../shared/FigureField.vue'
-import { anyTyped, valueOf, wireFigures, type Figures } from '../shared/figures'
+import BandScale from '../common/BandScale.vue'
+import FigureField from '../common/FigureField.vue'
+import { anyTyped, valueOf, wireFigures, type Figures } from '../common/figures'
 
 /** The control transformer: which tap, and what its secondary gives. */
 const emit = defineEmits<{ recorded: [status: string] }>()

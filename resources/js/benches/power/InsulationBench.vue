@@ -8,11 +8,11 @@ import { compact, fromWire } from '@/lib/reading'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import BenchFrame from '../BenchFrame.vue'
-import BandScale from '../shared/BandScale.vue'
-import CompressorPick from '../shared/CompressorPick.vue'
-import { useAskedCompressor } from '../shared/compressors'
-import FigureField from '../shared/FigureField.vue'
-import { anyTyped, valueOf, wireFigures, type Figures } from '../shared/figures'
+import BandScale from '../common/BandScale.vue'
+import CompressorPick from '../common/CompressorPick.vue'
+import { useAskedCompressor } from '../common/compressors'
+import FigureField from '../common/FigureField.vue'
+import { anyTyped, valueOf, wireFigures, type Figures } from '../common/figures'
 
 /** One compressor to ground. */
 const emit = defineEmits<{ recorded: [status: string] }>()

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import ChoiceField from '@/components/ChoiceField.vue'
-import FigureField from '../shared/FigureField.vue'
+import FigureField from '../common/FigureField.vue'
 import { isRotary, type SeenLoad, type SheetLoad } from './rotation'
 
 /** One load: a wheel against its arrow, or a sealed compressor by its pressures, noise and amps. */

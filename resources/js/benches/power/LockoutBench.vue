@@ -9,8 +9,8 @@ import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 import BenchFrame from '../BenchFrame.vue'
-import FigureField from '../shared/FigureField.vue'
-import { anyTyped, fillFrom, wireFigures, type Figures } from '../shared/figures'
+import FigureField from '../common/FigureField.vue'
+import { anyTyped, fillFrom, wireFigures, type Figures } from '../common/figures'
 import LockSketch from './LockSketch.vue'
 
 /** Dead, proved: lock, tag, tester before and after, six readings, where the lock hangs and where the work is. */

@@ -7,10 +7,10 @@ import { useDraft } from '@/composables/useDraft'
 import { fromWire, type Typed } from '@/lib/reading'
 import { useMachine } from '@/stores/machine'
 import BenchFrame from '../BenchFrame.vue'
-import CompressorPick from '../shared/CompressorPick.vue'
-import { useAskedCompressor } from '../shared/compressors'
-import FigureField from '../shared/FigureField.vue'
-import { anyTyped, fillFrom, numberOf, short, wireFigures, type Figures } from '../shared/figures'
+import CompressorPick from '../common/CompressorPick.vue'
+import { useAskedCompressor } from '../common/compressors'
+import FigureField from '../common/FigureField.vue'
+import { anyTyped, fillFrom, numberOf, short, wireFigures, type Figures } from '../common/figures'
 
 /** Three resistances of one compressor, even and near the sheet. */
 const emit = defineEmits<{ recorded: [status: string] }>()

@@ -8,8 +8,8 @@ import { compact, fromWire } from '@/lib/reading'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import BenchFrame from '../BenchFrame.vue'
-import FigureField from '../shared/FigureField.vue'
-import { anyTyped, fillFrom, short, valueOf, wireFigures, type Figures } from '../shared/figures'
+import FigureField from '../common/FigureField.vue'
+import { anyTyped, fillFrom, short, valueOf, wireFigures, type Figures } from '../common/figures'
 
 /** Amps of every motor, leg by leg, with the doors on. */
 const emit = defineEmits<{ recorded: [status: string] }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { TapeEntry } from '@/api/client'
 import BenchPage from '@/benches/BenchPage.vue'
@@ -47,10 +47,11 @@ function nextQuestion() {
   choose(on[(at + 1) % on.length] ?? gate.value)
 }
 
-function correct(entry: TapeEntry) {
+async function correct(entry: TapeEntry) {
   const place = tabOf(entry.check, entry.subject)
   if (place === null) return
   choose(place.gate)
+  await nextTick()
   bench.value?.correct(place.tab, entry)
 }
 

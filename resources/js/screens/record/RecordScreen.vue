@@ -285,5 +285,21 @@ td {
     padding: 0;
     background: none;
   }
+  h1 {
+    font-size: 32px;
+  }
+  .answers li {
+    grid-template-columns: 12px 200px minmax(0, 1fr) 120px;
+    break-inside: avoid;
+  }
+  .answers li > :not(.rod) {
+    padding: 5px 0;
+  }
+  .answers h3 {
+    font-size: 16px;
+  }
+  h2 {
+    break-after: avoid;
+  }
 }
 </style>

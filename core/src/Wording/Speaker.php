@@ -19,6 +19,9 @@ use IronStart\Core\Verdict\Word;
  */
 final class Speaker
 {
+    /** Missing readings that are named one by one. */
+    private const SHOWN = 6;
+
     /** @var array<string, \MessageFormatter> */
     private array $patterns = [];
 
@@ -38,17 +41,17 @@ final class Speaker
         foreach ($findings as $i => $finding) {
             $say = $this->phrases->say($id, $finding->phrase);
             $params = $this->params($finding, $units);
-            $head = $this->format($say['head'], $params);
+            $head = self::begun($this->format($say['head'], $params));
             if ($i === 0) {
                 $headline = $head;
             } elseif ($head !== '') {
                 $because[$head] = true;
             }
             foreach ($say['why'] as $why) {
-                $because[$this->format($why, $params)] = true;
+                $because[self::begun($this->format($why, $params))] = true;
             }
             foreach ($say['next'] as $do) {
-                $next[$this->format($do, $params)] = true;
+                $next[self::begun($this->format($do, $params))] = true;
             }
         }
         $basis = [];
@@ -66,7 +69,7 @@ final class Speaker
      */
     public function sentence(string $check, Finding $finding, string $units): string
     {
-        return $this->format($this->phrases->say($check, $finding->phrase)['head'], $this->params($finding, $units));
+        return self::begun($this->format($this->phrases->say($check, $finding->phrase)['head'], $this->params($finding, $units)));
     }
 
     /** @param array<string, string|int> $params already in words */
@@ -101,10 +104,19 @@ final class Speaker
         if ($labels === []) {
             return $findings;
         }
-        $shown = array_slice(array_values(array_unique($labels)), 0, 6);
-        array_unshift($others, Finding::open('missing', ['what' => $shown, 'more' => count(array_unique($labels)) - count($shown)]));
+        $labels = array_values(array_unique($labels));
+        $shown = array_slice($labels, 0, self::SHOWN);
+        $more = count($labels) - count($shown);
+        $what = $more > 0 ? implode($this->phrases->common('lists', 'comma'), $shown) : $shown;
+        array_unshift($others, Finding::open('missing', ['what' => $what, 'more' => $more]));
 
         return $others;
+    }
+
+    /** A sentence begins large, also where a name or a leg stands first. */
+    private static function begun(string $sentence): string
+    {
+        return mb_strtoupper(mb_substr($sentence, 0, 1)) . mb_substr($sentence, 1);
     }
 
     private function label(string $check, string $path): string
@@ -114,7 +126,8 @@ final class Speaker
             $label .= ' (' . ((int) $item[1] + 1) . ')';
         }
 
-        return mb_strtolower(mb_substr($label, 0, 1)) . mb_substr($label, 1);
+        // Within a sentence a label begins small; a letter that is a name stays large.
+        return preg_match('/^\p{Lu}\p{Ll}/u', $label) === 1 ? mb_strtolower(mb_substr($label, 0, 1)) . mb_substr($label, 1) : $label;
     }
 
     /**

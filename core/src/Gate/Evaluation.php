@@ -40,8 +40,7 @@ final class Evaluation
     private readonly Ledger $ledger;
     /** @var array<int, list<float>> times of the valid overrides by gate */
     private array $valid = [];
-    /** @var array<string, true> bases of what is put out of service */
-    private array $disabled = [];
+    private readonly OutOfService $out;
     /** @var array<int, list<Row>> */
     private array $rows = [];
     /** @var array<int, list<Entry>> standing stops by gate, contained ones left out */
@@ -57,7 +56,8 @@ final class Evaluation
         // Whether an override of Power is valid hangs on what stands, and what is stale on the override:
         // the standing itself hangs on neither.
         $first = new Ledger($records, $given->supplyChangedAt, []);
-        $this->findDisabled($first);
+        $this->out = new OutOfService($given->disabled, $job, $first);
+        $this->codes = $this->out->codes;
         $this->sortStops($first);
         $this->findOverrides();
         $this->ledger = isset($this->valid[7]) ? new Ledger($records, $given->supplyChangedAt, $this->valid[7]) : $first;
@@ -85,34 +85,6 @@ final class Evaluation
         return $this->belongs[$entry->name()] ??= Belonging::of($entry->check, $entry->subject, $this->job->gates);
     }
 
-    private function findDisabled(Ledger $ledger): void
-    {
-        $out = [];
-        foreach ($this->given->disabled as $entry) {
-            $bases = self::takenAlong($entry['subject']);
-            $lastStop = $ledger->lastStopAbout(fn (string $base): bool => in_array($base, $bases, true), $entry['at']);
-            if (! $entry['complete']) {
-                $this->codes["tag_incomplete:{$entry['subject']}"] = true;
-            } elseif (! $ledger->lockedOutBetween($lastStop, $entry['at'])) {
-                $this->codes['not_locked_out:7'] = true;
-            } else {
-                $out += array_fill_keys($bases, true);
-            }
-        }
-        $left = fn (string $kind, array $names): bool => array_filter($names, fn (string $name): bool => ! isset($out["$kind:$name"])) !== [];
-        if ($left('circuit', $this->job->circuits) && $left('compressor', $this->job->compressors)) {
-            $this->disabled = $out;
-        } else {
-            $this->codes['all_disabled'] = true;
-        }
-    }
-
-    /** @return list<string> a circuit takes its compressor along */
-    private static function takenAlong(string $subject): array
-    {
-        return str_starts_with($subject, 'circuit:') ? [$subject, 'compressor:' . substr($subject, 8)] : [$subject];
-    }
-
     private function sortStops(Ledger $ledger): void
     {
         foreach ($ledger->standing as $entry) {
@@ -120,21 +92,13 @@ final class Evaluation
                 continue;
             }
             foreach ($this->gatesOf($entry) as $gate) {
-                if ($this->isContained($entry)) {
+                if ($this->out->contains($entry)) {
                     $this->lessened[$gate] = true;
                 } else {
                     $this->stops[$gate][] = $entry;
                 }
             }
         }
-    }
-
-    /** A stop of what is put out of service, unless it is of a kind that stays deadly. */
-    private function isContained(Entry $entry): bool
-    {
-        $words = array_map(fn (string $code): string => strstr($code, ':', true) ?: $code, $entry->dangers());
-
-        return isset($this->disabled[$entry->base()]) && array_diff($words, ['grounded']) === [];
     }
 
     private function findOverrides(): void
@@ -208,7 +172,7 @@ final class Evaluation
             }
         }
         if (isset($this->missing[self::HAND_OVER])) {
-            $this->missing[self::HAND_OVER] = [...$this->missing[self::HAND_OVER], ...$this->owedAtTheEnd()];
+            $this->missing[self::HAND_OVER] = [...$this->missing[self::HAND_OVER], ...Owed::atTheEnd($this->given, $this->records)];
         }
         $started = [];
         foreach ($this->records as $entry) {
@@ -290,7 +254,7 @@ final class Evaluation
             return [];
         }
         $covered = array_filter($this->ledger->standing, fn (Entry $e): bool => in_array($gate, $this->gatesOf($e), true)
-            && (($e->stops() && ! $this->ledger->isMended($e) && ! $this->isContained($e)) || self::isUnproved($e))
+            && (($e->stops() && ! $this->ledger->isMended($e) && ! $this->out->contains($e)) || self::isUnproved($e))
             && $this->isCovered($e, $gate));
 
         return array_values($covered);
@@ -345,7 +309,7 @@ final class Evaluation
     /** Neither met, waived, deferred nor held by a stop. */
     private function isMissing(Row $row, int $gate): bool
     {
-        if (isset($this->disabled[Entry::baseOf($row->subject)])) {
+        if ($this->out->has($row->subject)) {
             $this->lessened[$gate] = true;
 
             return false;
@@ -374,7 +338,7 @@ final class Evaluation
         $missing = $about === [];
         $held = false;
         foreach ($about as $entry) {
-            if ($entry->stops() && ! $this->ledger->isMended($entry) && ! $this->isContained($entry) && ! $this->isCovered($entry, $gate)) {
+            if ($entry->stops() && ! $this->ledger->isMended($entry) && ! $this->out->contains($entry) && ! $this->isCovered($entry, $gate)) {
                 $held = true;
             } elseif (! $this->answers($entry, $row, $gate)) {
                 $missing = true;
@@ -398,7 +362,7 @@ final class Evaluation
             return true;
         }
         if ($entry->stops()) {
-            return $this->isContained($entry);
+            return $this->out->contains($entry);
         }
 
         return $entry->passes() && ! self::isUnproved($entry) && ! $this->ledger->isDoubted($entry) && $this->bears($entry, $row);
@@ -425,37 +389,6 @@ final class Evaluation
         return false;
     }
 
-    /** @return list<string> what Hand over wants besides its list */
-    private function owedAtTheEnd(): array
-    {
-        $owed = [];
-        foreach ($this->given->putBack as $entry) {
-            if (! $entry['closed'] && ! $entry['explained']) {
-                $owed[] = "put_back:{$entry['id']}";
-            }
-        }
-        foreach ($this->given->openItems as $item) {
-            if (! $item['owned']) {
-                $owed[] = "open_item:{$item['id']}";
-            }
-        }
-        $last = -INF;
-        foreach ($this->records as $entry) {
-            $last = max($last, $entry->at);
-        }
-        foreach ([...$this->given->overrides, ...$this->given->disabled] as $entry) {
-            $last = max($last, $entry['at']);
-        }
-        foreach (['starter', 'lead'] as $role) {
-            $signed = array_filter($this->given->signatures, fn (array $s): bool => $s['role'] === $role && $s['at'] > $last);
-            if ($signed === []) {
-                $owed[] = "signature:$role";
-            }
-        }
-
-        return $owed;
-    }
-
     private function findConditional(): void
     {
         $done = fn (int $gate): bool => in_array($this->state[$gate], ['answered', 'overridden'], true);
@@ -465,7 +398,7 @@ final class Evaluation
             }
         }
         $explained = array_filter($this->given->putBack, fn (array $e): bool => ! $e['closed'] && $e['explained']);
-        if ($done(self::HAND_OVER) && ($this->conditional !== [] || $this->disabled !== [] || $explained !== [])) {
+        if ($done(self::HAND_OVER) && ($this->conditional !== [] || $this->out->isAny() || $explained !== [])) {
             $this->conditional[] = self::HAND_OVER;
         }
     }

@@ -23,6 +23,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::post('nothing', [JudgeController::class, 'nothing']);
     Route::get('today', [TodayController::class, 'show']);
     Route::get('machines/{machine}', [MachineController::class, 'show'])->whereNumber('machine');
+    Route::get('machines/{machine}/news', [MachineController::class, 'news'])->whereNumber('machine');
     Route::get('machines/{machine}/record', [RecordController::class, 'show'])->whereNumber('machine');
     Route::get('machines/{machine}/record.json', [RecordController::class, 'file'])->whereNumber('machine');
 
@@ -31,6 +32,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/notes', [MachineController::class, 'note'])->middleware('role:record');
         Route::post('machines/{machine}/suspects', [MachineController::class, 'suspect'])->middleware('role:doubt_own');
         Route::post('machines/{machine}/starts', [MachineController::class, 'start'])->middleware('role:start');
+        Route::post('machines/{machine}/put-back', [MachineController::class, 'openPutBack'])->middleware('role:record');
         Route::post('machines/{machine}/put-back/{putBack}/close', [MachineController::class, 'closePutBack'])->middleware('role:close_own_put_back');
     });
 });

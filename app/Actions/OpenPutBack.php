@@ -4,26 +4,54 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Http\Problems\Problem;
 use App\Models\Entry;
+use App\Models\Machine;
 use App\Models\PutBack;
 use App\Support\Stamp;
+use IronStart\Core\Gate\PutBackKind;
+use IronStart\Core\Wording\Phrases;
 
-/** Opens entries of the put-back list. */
+/** Opens entries of the put-back list: by a recorded check, or by hand. */
 final class OpenPutBack
 {
-    private const RUN = 8;
+    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases)
+    {
+    }
 
-    /** A lock that is on holds Run shut until it is said to be off. */
+    /** A lock that is on holds Run shut until it is said to be off. The same lock stands in the list once. */
     public function forLock(Entry $entry, Stamp $stamp, string $lock, string $name): void
     {
         $what = "Lock $lock on, tag $name";
         $there = PutBack::query()->where('machine_id', $entry->machine_id)->where('what', $what)
             ->whereNotExists(fn ($q) => $q->from('put_back_closings')->whereColumn('put_back_closings.put_back_id', 'put_backs.id'))->exists();
         if (! $there) {
-            PutBack::query()->create([
-                'machine_id' => $entry->machine_id, 'entry_id' => $entry->id, 'at' => $entry->at,
-                'kind' => 'lock', 'what' => $what, 'shuts' => [self::RUN], 'limit_minutes' => null, 'holder_id' => $stamp->person->id,
-            ]);
+            $this->keep($entry, $stamp, PutBackKind::Lock, $what);
         }
+    }
+
+    /** @throws Problem for a kind that is not opened by hand */
+    public function byHand(Machine $machine, Stamp $stamp, string $kind, string $where): Entry
+    {
+        $known = PutBackKind::tryFrom($kind);
+        if ($known === null || ! $known->isOpenedByHand()) {
+            $accepted = array_filter(PutBackKind::cases(), fn (PutBackKind $k): bool => $k->isOpenedByHand());
+            throw Problem::field('kind', $kind, implode(', ', array_map(fn (PutBackKind $k): string => $k->value, $accepted)));
+        }
+
+        return $this->tape->holding($machine, function (Machine $locked) use ($stamp, $known, $where): Entry {
+            $entry = $this->tape->append($locked, 'put_back_opened', $stamp);
+            $this->keep($entry, $stamp, $known, "{$this->phrases->common('put_back', $known->value)}: $where");
+
+            return $entry;
+        });
+    }
+
+    private function keep(Entry $entry, Stamp $stamp, PutBackKind $kind, string $what): void
+    {
+        PutBack::query()->create([
+            'machine_id' => $entry->machine_id, 'entry_id' => $entry->id, 'at' => $entry->at, 'kind' => $kind->value, 'what' => $what,
+            'shuts' => $kind->shuts(), 'limit_minutes' => $kind->limitMinutes(), 'holder_id' => $stamp->person->id,
+        ]);
     }
 }

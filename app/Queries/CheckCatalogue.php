@@ -9,12 +9,14 @@ use App\Http\Schema\CheckView;
 use App\Http\Schema\FieldView;
 use App\Http\Schema\GateName;
 use App\Http\Schema\ItemView;
+use App\Http\Schema\PutBackKindView;
 use IronStart\Core\Check\Bench;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Gate\Item;
 use IronStart\Core\Gate\ItemList;
 use IronStart\Core\Gate\JobType;
+use IronStart\Core\Gate\PutBackKind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Caution;
 use IronStart\Core\Wording\Phrases;
@@ -32,6 +34,10 @@ final class CheckCatalogue
             array_map(fn (string $id): CheckView => $this->check($this->bench->registry->get($id)), $this->bench->registry->ids()),
             (object) array_combine(Caution::ALL, array_map($this->phrases->caution(...), Caution::ALL)),
             array_map(fn (int $gate): GateName => new GateName($gate, $this->phrases->common('gate_names', (string) $gate), $this->phrases->common('gates', (string) $gate)), range(1, 12)),
+            array_values(array_map(
+                fn (PutBackKind $kind): PutBackKindView => new PutBackKindView($kind->value, $this->phrases->common('put_back', $kind->value), $kind->shuts(), $kind->limitMinutes()),
+                array_filter(PutBackKind::cases(), fn (PutBackKind $kind): bool => $kind->isOpenedByHand()),
+            )),
         );
     }
 

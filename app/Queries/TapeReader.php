@@ -34,11 +34,12 @@ final class TapeReader
             ->leftJoin('notes', $same('notes'))
             ->leftJoin('put_back_closings', $same('put_back_closings'))
             ->leftJoin('put_backs', fn ($join) => $join->on('put_backs.company_id', '=', 'put_back_closings.company_id')->on('put_backs.id', '=', 'put_back_closings.put_back_id'))
+            ->leftJoin('put_backs as opened', fn ($join) => $join->on('opened.company_id', '=', 'entries.company_id')->on('opened.entry_id', '=', 'entries.id'))
             ->orderBy('entries.at')
             ->toBase()
             ->get(['entries.at', 'entries.kind', 'entries.user_id', 'users.name as who', 'entries.device_at', 'entries.recorded_at', 'entries.supersedes', 'entries.out_of_order', 'entries.reason',
                 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.marginal', 'verdicts.codes', 'verdicts.input', 'verdicts.said',
-                'notes.text as note', 'put_back_closings.word', 'put_backs.what']);
+                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened']);
     }
 
     /** @return Collection<int, \stdClass> */
@@ -129,6 +130,7 @@ final class TapeReader
         return match ($row->kind) {
             'check' => (string) ($said['headline'] ?? ''),
             'note' => (string) $row->note,
+            'put_back_opened' => (string) $row->opened,
             'put_back_closed' => trim("$row->what: $row->word", ': '),
             default => '',
         };

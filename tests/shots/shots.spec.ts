@@ -14,7 +14,7 @@ test('the pictures of the README', async ({ page }) => {
   await choose(page, 'Phase monitor', 'reversed')
   await seen(page, 'C1', 'no', 'loud', '5.1')
   await choose(page, /^Blower/, 'backwards')
-  await expect(verdict(page)).toContainText('running backwards')
+  await expect(verdict(page)).toContainText('C1 and Blower running backwards')
   await page.screenshot({ path: `${FOLDER}/machine-power.png` })
 
   await page.getByRole('link', { name: 'Today' }).click()
@@ -53,7 +53,7 @@ test('the phone', async ({ browser }) => {
   await choose(page, 'Rotation meter', 'C-B-A')
   await seen(page, 'C1', 'no', 'loud', '5.1')
   await choose(page, /^Blower/, 'backwards')
-  await expect(verdict(page)).toContainText('running backwards')
+  await expect(verdict(page)).toContainText('C1 and Blower running backwards')
   await page.locator('.frame').evaluate((el) => (el.scrollTop = 0))
   await page.screenshot({ path: `${FOLDER}/phone-machine.png` })
 })

@@ -7,11 +7,13 @@ namespace App\Http\Controllers;
 use App\Actions\AddNote;
 use App\Actions\ClosePutBack;
 use App\Actions\MarkSuspect;
+use App\Actions\OpenPutBack;
 use App\Actions\PressStart;
 use App\Actions\RecordCheck;
 use App\Actions\RecordedInput;
 use App\Http\Problems\Problem;
 use App\Http\Schema\MachineView;
+use App\Http\Schema\NewsView;
 use App\Http\Schema\ProblemView;
 use App\Http\Schema\RecordedView;
 use App\Models\Entry;
@@ -83,6 +85,19 @@ final class MachineController
         $at = Body::whole(Body::object($request), 'at', 1, PHP_INT_MAX) ?? throw Problem::field('at', null, 'the place of a reading on this machine\'s tape');
 
         return $this->recorded($machine, $action->mark($machine, $at, DeviceHeaders::stamp($request), Body::text($request, 'reason', self::TEXT)), $person);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/put-back', operationId: 'openPutBack', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['kind', 'where'], properties: [new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'where', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Opened', content: new OA\JsonContent(ref: RecordedView::class))])]
+    public function openPutBack(Request $request, Machine $machine, #[CurrentUser] User $person, OpenPutBack $action): JsonResponse
+    {
+        return $this->recorded($machine, $action->byHand($machine, DeviceHeaders::stamp($request), Body::text($request, 'kind', 24), Body::text($request, 'where', 160)), $person);
+    }
+
+    /** The last place on the tape: cheap to ask for every few seconds. */
+    #[OA\Get(path: '/api/v1/machines/{machine}/news', operationId: 'news', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The last place on the tape', content: new OA\JsonContent(ref: NewsView::class))])]
+    public function news(Machine $machine): JsonResponse
+    {
+        return Reply::with(new NewsView($machine->last_at));
     }
 
     #[OA\Post(path: '/api/v1/machines/{machine}/put-back/{putBack}/close', operationId: 'closePutBack', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'putBack', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['word'], properties: [new OA\Property(property: 'word', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Closed', content: new OA\JsonContent(ref: RecordedView::class))])]

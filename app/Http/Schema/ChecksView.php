@@ -7,12 +7,13 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** The checks, and the words of the core. */
-#[OA\Schema(required: ['checks', 'cautions', 'gates'])]
+#[OA\Schema(required: ['checks', 'cautions', 'gates', 'putBackKinds'])]
 final readonly class ChecksView
 {
     /**
      * @param list<CheckView> $checks
      * @param list<GateName> $gates
+     * @param list<PutBackKindView> $putBackKinds
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))]
@@ -21,6 +22,8 @@ final readonly class ChecksView
         public object $cautions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: GateName::class))]
         public array $gates,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PutBackKindView::class))]
+        public array $putBackKinds,
     ) {
     }
 }

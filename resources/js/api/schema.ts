@@ -117,6 +117,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/put-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openPutBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/news": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The last place on the tape: cheap to ask for every few seconds. */
+        get: operations["news"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/put-back/{putBack}/close": {
         parameters: {
             query?: never;
@@ -250,6 +283,7 @@ export interface components {
                 [key: string]: string;
             };
             gates: components["schemas"]["GateName"][];
+            putBackKinds: components["schemas"]["PutBackKindView"][];
         };
         /** @description Somebody one can sign in as with one press while the demo is loaded. */
         DemoPerson: {
@@ -339,6 +373,10 @@ export interface components {
             subject: string;
             todo: string;
         };
+        /** @description The last place on a machine's tape. */
+        NewsView: {
+            news: number;
+        };
         /** @description The signed-in person, and what they may do. */
         PersonView: {
             id: number;
@@ -359,6 +397,13 @@ export interface components {
             detail: string;
             field?: string | null;
             reasons?: string[] | null;
+        };
+        /** @description Something that can be done and must be undone, and what it holds shut. */
+        PutBackKindView: {
+            kind: string;
+            text: string;
+            shuts: number[];
+            limitMinutes: number | null;
         };
         /** @description Something that must be undone before leaving. */
         PutBackView: {
@@ -745,6 +790,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    openPutBack: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    kind: string;
+                    where: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Opened */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    news: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The last place on the tape */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewsView"];
                 };
             };
         };

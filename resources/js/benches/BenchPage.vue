@@ -20,7 +20,10 @@ const BENCHES: Record<string, ReturnType<typeof defineAsyncComponent>> = {
   lockout: defineAsyncComponent(() => import('./power/LockoutBench.vue')),
   windings: defineAsyncComponent(() => import('./power/WindingsBench.vue')),
   insulation: defineAsyncComponent(() => import('./power/InsulationBench.vue')),
-  prestart: defineAsyncComponent(() => import('./run/PrestartBench.vue')),
+  prestart: defineAsyncComponent(() => import('./common/ListBench.vue')),
+  set: defineAsyncComponent(() => import('./common/ListBench.vue')),
+  pipe: defineAsyncComponent(() => import('./common/ListBench.vue')),
+  owner: defineAsyncComponent(() => import('./common/ListBench.vue')),
   start: defineAsyncComponent(() => import('./run/StartBench.vue')),
   loaded: defineAsyncComponent(() => import('./run/LoadedBench.vue')),
   wheel: defineAsyncComponent(() => import('./power/RotationBench.vue')),
@@ -116,7 +119,7 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
     </header>
     <component
       :is="BENCHES[tab]"
-      v-if="tabs.length > 0"
+      v-if="BENCHES[tab] !== undefined"
       :key="tab"
       ref="bench"
       :tab="tab"

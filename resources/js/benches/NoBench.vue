@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { GateView } from '@/api/client'
 import VerdictLine from '@/components/VerdictLine.vue'
+import { TABS } from './tabs'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 
@@ -29,7 +30,7 @@ async function keep() {
 <template>
   <div class="none">
     <VerdictLine :status="STATUS[gate.state] ?? 'open'" :sentence="gate.sentence" :said="t('status.open')" />
-    <p>{{ t('note.title') }}</p>
+    <p v-if="!TABS[gate.gate]">{{ t('note.title') }}</p>
     <form v-if="session.may('record')" @submit.prevent="keep">
       <label for="note">{{ t('note.label') }}</label>
       <ElInput id="note" v-model="text" type="textarea" :rows="4" maxlength="2000" />

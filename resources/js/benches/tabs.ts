@@ -1,7 +1,12 @@
 /** What each question's bench is made of. A check that is recorded about a part names it when it is recorded. */
 export type Tab = { id: string; checks: string[]; subject: string }
 
+const NOTE: Tab = { id: 'note', checks: [], subject: 'machine' }
+
 export const TABS: Record<number, Tab[]> = {
+  3: [{ id: 'set', checks: ['list.set'], subject: 'machine' }, NOTE],
+  4: [{ id: 'pipe', checks: ['list.pipe'], subject: 'machine' }, NOTE],
+  12: [{ id: 'owner', checks: ['list.owner'], subject: 'machine' }, NOTE],
   7: [
     { id: 'supply', checks: ['power.voltage', 'power.supply_identity'], subject: 'machine' },
     { id: 'rotation', checks: ['power.rotation'], subject: 'machine' },
@@ -10,6 +15,7 @@ export const TABS: Record<number, Tab[]> = {
     { id: 'lockout', checks: ['power.lockout'], subject: 'machine' },
     { id: 'windings', checks: ['compressor.windings'], subject: 'compressor' },
     { id: 'insulation', checks: ['compressor.insulation'], subject: 'compressor' },
+    NOTE,
   ],
   8: [
     { id: 'prestart', checks: ['list.prestart'], subject: 'machine' },
@@ -17,6 +23,7 @@ export const TABS: Record<number, Tab[]> = {
     { id: 'loaded', checks: ['power.voltage'], subject: 'loaded' },
     { id: 'wheel', checks: ['power.rotation'], subject: 'machine' },
     { id: 'amps', checks: ['power.running_amps'], subject: 'machine' },
+    NOTE,
   ],
 }
 

@@ -1,17 +1,19 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { answer, api, type CheckView, type FieldView } from '@/api/client'
+import { answer, api, type CheckView, type FieldView, type PutBackKindView } from '@/api/client'
 
 /** What each check asks for, as the server describes it. */
 export const useChecks = defineStore('checks', () => {
   const byId = ref(new Map<string, CheckView>())
   const cautions = ref<Record<string, string>>({})
+  const putBackKinds = ref<PutBackKindView[]>([])
 
   async function load() {
     if (byId.value.size > 0) return
     const told = await answer(api.GET('/api/v1/checks'))
     byId.value = new Map(told.checks.map((check) => [check.id, check]))
     cautions.value = told.cautions
+    putBackKinds.value = told.putBackKinds
   }
 
   function check(id: string): CheckView | undefined {
@@ -29,5 +31,5 @@ export const useChecks = defineStore('checks', () => {
     return found
   }
 
-  return { byId, cautions, load, check, field }
+  return { byId, cautions, putBackKinds, load, check, field }
 })

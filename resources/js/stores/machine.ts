@@ -18,7 +18,7 @@ export const useMachine = defineStore('machine', () => {
   /** A write that got no answer keeps its key: sent again, it is done once. */
   const keys = new Map<string, string>()
 
-  const openPutBack = computed(() => view.value?.putBack.filter((p) => !p.closed) ?? [])
+  const outstanding = computed(() => view.value?.putBack.filter((p) => !p.closed) ?? [])
 
   async function load(id: number) {
     if (view.value?.id !== id) view.value = null
@@ -102,6 +102,27 @@ export const useMachine = defineStore('machine', () => {
     )
   }
 
+  function openPutBack(kind: string, where: string) {
+    return write(`${machine()} open ${kind} ${where}`, (header) =>
+      answer(
+        api.POST('/api/v1/machines/{machine}/put-back', {
+          params: { path: { machine: machine() }, header },
+          body: { kind, where },
+        }),
+      ),
+    )
+  }
+
+  /** Fetches the machine anew when somebody else has written on its tape. */
+  async function hearNews() {
+    const at = view.value
+    if (at === null || sending.value) return
+    const { news } = await reach(
+      answer(api.GET('/api/v1/machines/{machine}/news', { params: { path: { machine: at.id } } })),
+    )
+    if (news > (view.value?.news ?? 0) && !sending.value) await load(at.id)
+  }
+
   function closePutBack(id: number, word: string) {
     return write(`${machine()} close ${id} ${word}`, (header) =>
       answer(
@@ -113,5 +134,19 @@ export const useMachine = defineStore('machine', () => {
     )
   }
 
-  return { view, reachable, sending, openPutBack, load, reach, record, start, note, doubt, closePutBack }
+  return {
+    view,
+    reachable,
+    sending,
+    outstanding,
+    openPutBack,
+    hearNews,
+    load,
+    reach,
+    record,
+    start,
+    note,
+    doubt,
+    closePutBack,
+  }
 })

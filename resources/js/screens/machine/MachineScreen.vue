@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { TapeEntry } from '@/api/client'
@@ -13,6 +14,7 @@ import TapePanel from './TapePanel.vue'
 
 /** The working screen: questions, bench, tape. On a phone three pages with a thumb bar. */
 const props = defineProps<{ id: number }>()
+const NEWS_MS = 3000
 const { t } = useI18n()
 const machine = useMachine()
 const checks = useChecks()
@@ -34,6 +36,12 @@ async function load() {
   }
 }
 onMounted(load)
+
+// Somebody else's entries are heard of within seconds, while the page is looked at.
+const visible = useDocumentVisibility()
+useIntervalFn(() => {
+  if (visible.value === 'visible') void machine.hearNews().catch(() => undefined)
+}, NEWS_MS)
 watch(() => props.id, load)
 
 function choose(next: number) {
@@ -101,8 +109,8 @@ useKeys({
         @click="page = one"
       >
         {{ t(`machine.${one}`)
-        }}<span v-if="one === 'tape' && machine.openPutBack.length > 0" class="count">{{
-          machine.openPutBack.length
+        }}<span v-if="one === 'tape' && machine.outstanding.length > 0" class="count">{{
+          machine.outstanding.length
         }}</span>
       </button>
     </nav>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
 import { useI18n } from 'vue-i18n'
 import type { PutBackView, TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
@@ -8,20 +9,26 @@ import { clock, day } from '@/lib/time'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 import EntryDialog from './EntryDialog.vue'
+import OpenPutBackDialog from './OpenPutBackDialog.vue'
 import PutBackDialog from './PutBackDialog.vue'
 
 /** What is out, pinned on top; under it what was recorded, newest first. */
 defineEmits<{ correct: [entry: TapeEntry] }>()
+const NAG_MS = 15_000
 const { t } = useI18n()
 const machine = useMachine()
 const session = useSession()
 const opened = ref<TapeEntry | null>(null)
 const closing = ref<PutBackView | null>(null)
+const opening = ref(false)
+const now = ref(Date.now())
+useIntervalFn(() => (now.value = Date.now()), NAG_MS)
 
 function title(entry: TapeEntry): string {
   if (entry.kind === 'start') return t('tape.start')
   if (entry.kind === 'note') return t('tape.note')
   if (entry.kind === 'put_back_closed') return t('tape.closed')
+  if (entry.kind === 'put_back_opened') return t('tape.opened')
   if (entry.kind === 'suspect') return t('tape.suspect', { at: '' }).trim()
   return entry.title
 }
@@ -39,13 +46,21 @@ function figures(entry: TapeEntry): string {
     : first.map((r) => `${r.value} ${shownUnit(r.unit)}`).join(' · ')
 }
 
+/** It has stood longer than it may. */
+function isOver(entry: PutBackView): boolean {
+  return (
+    entry.limitMinutes !== null && now.value - new Date(entry.since).getTime() > entry.limitMinutes * 60_000
+  )
+}
+
 function mayClose(entry: PutBackView): boolean {
   return session.may(entry.whoId === session.person?.id ? 'close_own_put_back' : 'close_any_put_back')
 }
 
 function openFirst() {
-  const first = machine.openPutBack.find(mayClose)
+  const first = machine.outstanding.find(mayClose)
   if (first) closing.value = first
+  else if (session.may('record')) opening.value = true
 }
 defineExpose({ openFirst })
 </script>
@@ -54,17 +69,24 @@ defineExpose({ openFirst })
   <div v-if="machine.view" class="tape-panel">
     <section class="out" :aria-label="t('tape.putBack')">
       <h2 class="panel-title">
-        {{ t('tape.putBack') }} <span>{{ machine.openPutBack.length }}</span>
+        {{ t('tape.putBack') }} <span>{{ machine.outstanding.length }}</span>
       </h2>
-      <p v-if="machine.openPutBack.length === 0" class="none">{{ t('tape.none') }}</p>
-      <div v-for="entry in machine.openPutBack" :key="entry.id" class="entry-out">
+      <p v-if="machine.outstanding.length === 0" class="none">{{ t('tape.none') }}</p>
+      <div v-for="entry in machine.outstanding" :key="entry.id" class="entry-out">
         <span
-          >{{ entry.what }}<small>{{ t('tape.since', { time: clock(entry.since) }) }}</small></span
+          >{{ entry.what
+          }}<small
+            >{{ t('tape.since', { time: clock(entry.since) })
+            }}<b v-if="isOver(entry)" class="over"> · {{ t('tape.over') }}</b></small
+          ></span
         >
         <button v-if="mayClose(entry)" type="button" class="press small off" @click="closing = entry">
           {{ t('tape.closeIt') }}
         </button>
       </div>
+      <button v-if="session.may('record')" type="button" class="press small add" @click="opening = true">
+        {{ t('tape.openIt') }}
+      </button>
     </section>
     <section class="tape" tabindex="0" :aria-label="t('tape.title')">
       <p v-if="machine.view.tape.length === 0" class="empty">{{ t('tape.empty') }}</p>
@@ -91,6 +113,7 @@ defineExpose({ openFirst })
     </section>
     <EntryDialog v-model="opened" @correct="$emit('correct', $event)" />
     <PutBackDialog v-model="closing" />
+    <OpenPutBackDialog v-model="opening" />
   </div>
 </template>
 
@@ -110,6 +133,12 @@ defineExpose({ openFirst })
   gap: 8px;
   padding: 6px 0;
   border-bottom: 1px solid var(--rule);
+}
+.add {
+  margin-top: 6px;
+}
+.over {
+  color: var(--stop);
 }
 .off {
   flex: none;

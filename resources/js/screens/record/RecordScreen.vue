@@ -36,6 +36,7 @@ function title(entry: TapeEntry): string {
   if (entry.kind === 'start') return t('tape.start')
   if (entry.kind === 'note') return t('tape.note')
   if (entry.kind === 'put_back_closed') return t('tape.closed')
+  if (entry.kind === 'put_back_opened') return t('tape.opened')
   if (entry.kind === 'suspect') return t('tape.suspect', { at: '' }).trim()
   return entry.title
 }

@@ -8,26 +8,29 @@ import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import BenchFrame from '../BenchFrame.vue'
 
-/** The list that is walked before anybody says "starting it now". */
+/** A walked list: each item answered yes, no, or not applicable with a reason. */
+const props = defineProps<{ tab: string }>()
 const emit = defineEmits<{ recorded: [status: string] }>()
 const { t } = useI18n()
 const machine = useMachine()
 const checks = useChecks()
 type Answer = 'yes' | 'no' | 'not_applicable'
 type Draft = { answers: Record<string, Answer | undefined>; reasons: Record<string, string | undefined> }
-const { draft, clear, put } = useDraft<Draft>(`${machine.view?.id}.prestart`, () => ({
+const { draft, clear, put } = useDraft<Draft>(`${machine.view?.id}.${props.tab}`, () => ({
   answers: {},
   reasons: {},
 }))
+/** The tabs bear the lists' own names. */
+const check = computed(() => `list.${props.tab}`)
 const frame = ref<InstanceType<typeof BenchFrame> | null>(null)
 const items = computed(() =>
-  (checks.check('list.prestart')?.items ?? []).filter(
+  (checks.check(check.value)?.items ?? []).filter(
     (item) => item.types === null || item.types?.includes(machine.view?.jobType ?? ''),
   ),
 )
 const pristine = computed(() => !Object.values(draft.value.answers).some((answer) => answer !== undefined))
 const part = computed(() => ({
-  check: 'list.prestart',
+  check: check.value,
   subject: 'machine',
   input: {
     job_type: machine.view?.jobType,
@@ -72,7 +75,7 @@ defineExpose({
 <template>
   <BenchFrame
     ref="frame"
-    class="prestart"
+    class="list"
     :part="part"
     :pristine="pristine"
     @clear="clear"
@@ -120,10 +123,10 @@ defineExpose({
 </template>
 
 <style scoped>
-.prestart :deep(.body) {
+.list :deep(.body) {
   grid-template-columns: minmax(0, 2fr) minmax(0, 5fr);
 }
-.prestart :deep(.right) {
+.list :deep(.right) {
   order: 2;
 }
 .walked {
@@ -142,7 +145,7 @@ defineExpose({
   height: 100%;
   background: var(--ink);
 }
-.prestart :deep(.left) {
+.list :deep(.left) {
   position: sticky;
   top: 0;
   align-self: start;

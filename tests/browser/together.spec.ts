@@ -1,0 +1,49 @@
+import { expect, test } from '@playwright/test'
+import { choose, freshDemo, gate, openMachine, openTab, record, RUN, signIn, verdict } from './helpers'
+
+test.describe.configure({ mode: 'serial' })
+test.beforeAll(freshDemo)
+
+test("two people on one machine see each other's tape within seconds", async ({ page, browser }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-2')
+  const other = await browser.newPage()
+  await signIn(other, 'Mina Petrov')
+  await openMachine(other, 'RTU-2')
+  await choose(other, 'Rotation meter', 'C-B-A')
+  await record(other, 'Record the stop')
+  await expect(page.locator('.slip').first()).toContainText('Mina')
+  await expect(page.locator('.slip').first()).toContainText('The supply is reversed')
+  await expect(gate(page, RUN)).toHaveClass(/stopped/)
+  await other.close()
+})
+
+test('what is put on by hand holds what it shuts until it is off', async ({ page }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-1')
+  await page.getByRole('button', { name: 'Put on', exact: true }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('To put back').selectOption({ label: 'Damper blocked' })
+  await dialog.getByLabel('Where, and why').fill('outside air, for the static reading')
+  await dialog.getByRole('button', { name: 'Put on' }).click()
+  await expect(page.locator('.entry-out')).toContainText('Damper blocked: outside air')
+  await expect(gate(page, 'Is it moving and making enough?')).toContainText(
+    'Held shut by the put-back list: Damper blocked',
+  )
+  await page.getByRole('link', { name: 'Today' }).click()
+  await expect(page.locator('.out')).toContainText('Damper blocked')
+})
+
+test('the owner brief is walked at the end', async ({ page }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-1')
+  await gate(page, 'Can we leave?').getByRole('button').click()
+  await openTab(page, 'Owner brief')
+  await choose(page, 'How to change set points', 'no')
+  await page.getByRole('button', { name: 'All the rest: yes' }).click()
+  await expect(verdict(page)).toContainText('The set points were not shown.')
+  await choose(page, 'How to change set points', 'yes')
+  await expect(verdict(page)).toContainText('The owner has been told: all 6 items.')
+  await record(page)
+  await expect(gate(page, 'Can we leave?')).not.toContainText('brief the owner')
+})

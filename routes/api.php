@@ -32,6 +32,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/notes', [MachineController::class, 'note'])->middleware('role:record');
         Route::post('machines/{machine}/suspects', [MachineController::class, 'suspect'])->middleware('role:doubt_own');
         Route::post('machines/{machine}/starts', [MachineController::class, 'start'])->middleware('role:start');
+        Route::post('machines/{machine}/overrides', [MachineController::class, 'override'])->middleware('role:override');
         Route::post('machines/{machine}/put-back', [MachineController::class, 'openPutBack'])->middleware('role:record');
         Route::post('machines/{machine}/put-back/{putBack}/close', [MachineController::class, 'closePutBack'])->middleware('role:close_own_put_back');
     });

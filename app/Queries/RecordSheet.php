@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Http\Schema\OverrideView;
 use App\Http\Schema\RecordView;
 use App\Http\Schema\TapeEntry;
 use App\Models\Machine;
@@ -41,6 +42,13 @@ final class RecordSheet
             madeAt: CarbonImmutable::now()->utc()->format('Y-m-d\TH:i:s\Z'),
             status: $standing->gates->judgement->status->value,
             answers: MachineScreen::gates($standing->lines),
+            overrides: array_values($rows->where('kind', 'override')->map(fn (\stdClass $row): OverrideView => new OverrideView(
+                (int) $row->gate,
+                $standing->line((int) $row->gate)->name,
+                $row->who,
+                CarbonImmutable::parse($row->device_at)->utc()->format('Y-m-d\TH:i:s\Z'),
+                $row->reason,
+            ))->all()),
             putBack: $putBack,
             evidence: $evidence,
             people: array_values(array_unique(array_map(fn (TapeEntry $e): string => $e->who, $evidence))),

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Http\Schema\PutBackView;
+use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\RecordedVerdict;
 use App\Models\SheetVersion;
-use App\Models\SuspectMark;
 use Illuminate\Support\Collection;
 use IronStart\Core\Check\Bench;
 use IronStart\Core\Wording\GateSpeaker;
@@ -31,7 +31,9 @@ final class Standings
         $verdicts = RecordedVerdict::query()->whereIn('machine_id', $ids)->orderBy('at')
             ->selectRaw('machine_id, at, "check", subject, status, codes, said->>\'headline\' AS headline, said->\'next\' AS next')
             ->toBase()->get()->groupBy('machine_id');
-        $suspects = SuspectMark::query()->whereIn('machine_id', $ids)->toBase()->get(['machine_id', 'target_at'])->groupBy('machine_id');
+        $marks = Entry::query()->whereIn('entries.machine_id', $ids)->whereIn('kind', ['suspect', 'override'])
+            ->leftJoin('suspect_marks', 'suspect_marks.entry_id', '=', 'entries.id')->leftJoin('overrides', 'overrides.entry_id', '=', 'entries.id')
+            ->toBase()->get(['entries.machine_id', 'entries.at', 'suspect_marks.target_at', 'overrides.gate', 'overrides.role', 'overrides.reason'])->groupBy('machine_id');
         $putBacks = PutBack::query()->whereIn('put_backs.machine_id', $ids)
             ->leftJoin('put_back_closings', fn ($join) => $join->on('put_back_closings.company_id', '=', 'put_backs.company_id')->on('put_back_closings.put_back_id', '=', 'put_backs.id'))
             ->toBase()->get(['put_backs.machine_id', 'put_backs.id', 'what', 'shuts', 'put_back_closings.id as closing'])->groupBy('machine_id');
@@ -43,8 +45,9 @@ final class Standings
                 $machine,
                 self::circuits($circuits[$machine->sheet_version_id] ?? null),
                 $verdicts[$machine->id] ?? collect(),
-                array_fill_keys(($suspects[$machine->id] ?? collect())->pluck('target_at')->all(), true),
+                array_fill_keys(($marks[$machine->id] ?? collect())->pluck('target_at')->filter()->all(), true),
                 $putBacks[$machine->id] ?? collect(),
+                ($marks[$machine->id] ?? collect())->whereNotNull('gate'),
             );
         }
 
@@ -73,6 +76,7 @@ final class Standings
             $verdicts,
             array_fill_keys($doubts->pluck('target_at')->all(), true),
             collect($out),
+            $rows->whereNotNull('gate')->where('kind', 'override'),
         );
     }
 
@@ -86,8 +90,9 @@ final class Standings
      * @param Collection<int, \stdClass> $verdicts
      * @param array<int, true> $suspects
      * @param Collection<int, \stdClass> $putBacks
+     * @param Collection<int, \stdClass> $overrides
      */
-    private function judge(Machine $machine, array $circuits, Collection $verdicts, array $suspects, Collection $putBacks): Standing
+    private function judge(Machine $machine, array $circuits, Collection $verdicts, array $suspects, Collection $putBacks, Collection $overrides): Standing
     {
         $recorded = $said = $out = $list = [];
         foreach ($verdicts as $row) {
@@ -105,7 +110,7 @@ final class Standings
                 $out[(string) $row->id] = $row->what;
             }
         }
-        $gates = $this->bench->judge('job.gates', self::input($machine, $circuits, $recorded, $list), 'us');
+        $gates = $this->bench->judge('job.gates', self::input($machine, $circuits, $recorded, $list, self::opened($overrides)), 'us');
         $headlines = array_map(fn (array $words): string => $words['headline'], $said);
 
         return new Standing($gates, $this->speaker->lines($gates->judgement, $headlines, $out), $out, $said);
@@ -115,9 +120,10 @@ final class Standings
      * @param list<array{name: string, compressors: list<string>}> $circuits
      * @param list<array<string, mixed>> $recorded
      * @param list<array<string, mixed>> $putBack
+     * @param list<array<string, mixed>> $overrides
      * @return array<string, mixed>
      */
-    private static function input(Machine $machine, array $circuits, array $recorded, array $putBack): array
+    private static function input(Machine $machine, array $circuits, array $recorded, array $putBack, array $overrides): array
     {
         $job = $machine->job;
         $compressors = array_merge([], ...array_map(fn (array $c): array => $c['compressors'], $circuits));
@@ -131,7 +137,17 @@ final class Standings
             'compressors' => $compressors,
             'recorded' => $recorded,
             'put_back' => $putBack,
+            'overrides' => $overrides,
         ], fn (mixed $value): bool => $value !== []);
+    }
+
+    /**
+     * @param Collection<int, \stdClass> $rows
+     * @return list<array<string, mixed>>
+     */
+    private static function opened(Collection $rows): array
+    {
+        return array_values($rows->map(fn (\stdClass $row): array => ['gate' => $row->gate, 'role' => $row->role, 'reason' => $row->reason, 'at' => $row->at])->all());
     }
 
     /** @return list<array{name: string, compressors: list<string>}> */

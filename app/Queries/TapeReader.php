@@ -34,12 +34,13 @@ final class TapeReader
             ->leftJoin('notes', $same('notes'))
             ->leftJoin('put_back_closings', $same('put_back_closings'))
             ->leftJoin('put_backs', fn ($join) => $join->on('put_backs.company_id', '=', 'put_back_closings.company_id')->on('put_backs.id', '=', 'put_back_closings.put_back_id'))
+            ->leftJoin('overrides', $same('overrides'))
             ->leftJoin('put_backs as opened', fn ($join) => $join->on('opened.company_id', '=', 'entries.company_id')->on('opened.entry_id', '=', 'entries.id'))
             ->orderBy('entries.at')
             ->toBase()
             ->get(['entries.at', 'entries.kind', 'entries.user_id', 'users.name as who', 'entries.device_at', 'entries.recorded_at', 'entries.supersedes', 'entries.out_of_order', 'entries.reason',
                 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.marginal', 'verdicts.codes', 'verdicts.input', 'verdicts.said',
-                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened']);
+                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened', 'overrides.gate', 'overrides.role']);
     }
 
     /** @return Collection<int, \stdClass> */
@@ -72,7 +73,7 @@ final class TapeReader
                 deviceAt: self::iso($row->device_at),
                 recordedAt: self::iso($row->recorded_at),
                 title: $row->check === null ? '' : $this->phrases->short($row->check),
-                headline: self::headline($row, $said),
+                headline: $this->headline($row, $said),
                 check: $row->check ?? '',
                 subject: $row->subject ?? '',
                 status: $row->status ?? '',
@@ -125,12 +126,13 @@ final class TapeReader
     }
 
     /** @param array<string, mixed> $said */
-    private static function headline(\stdClass $row, array $said): string
+    private function headline(\stdClass $row, array $said): string
     {
         return match ($row->kind) {
             'check' => (string) ($said['headline'] ?? ''),
             'note' => (string) $row->note,
             'put_back_opened' => (string) $row->opened,
+            'override' => $this->phrases->common('gate_names', (string) $row->gate) . ": $row->reason",
             'put_back_closed' => trim("$row->what: $row->word", ': '),
             default => '',
         };

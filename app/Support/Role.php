@@ -21,6 +21,7 @@ enum Role: string
         'close_own_put_back' => ['helper', 'starter', 'lead'],
         'close_any_put_back' => ['starter', 'lead'],
         'start' => ['starter', 'lead'],
+        'override' => ['lead'],
     ];
 
     public function may(string $right): bool

@@ -21,11 +21,11 @@ test("two people on one machine see each other's tape within seconds", async ({ 
 test('what is put on by hand holds what it shuts until it is off', async ({ page }) => {
   await signIn(page)
   await openMachine(page, 'RTU-1')
-  await page.getByRole('button', { name: 'Put on', exact: true }).click()
+  await page.getByRole('button', { name: 'Add one', exact: true }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('To put back').selectOption({ label: 'Damper blocked' })
   await dialog.getByLabel('Where, and why').fill('outside air, for the static reading')
-  await dialog.getByRole('button', { name: 'Put on' }).click()
+  await dialog.getByRole('button', { name: 'Add one' }).click()
   await expect(page.locator('.entry-out')).toContainText('Damper blocked: outside air')
   await expect(gate(page, 'Is it moving and making enough?')).toContainText(
     'Held shut by the put-back list: Damper blocked',
@@ -46,4 +46,37 @@ test('the owner brief is walked at the end', async ({ page }) => {
   await expect(verdict(page)).toContainText('The owner has been told: all 6 items.')
   await record(page)
   await expect(gate(page, 'Can we leave?')).not.toContainText('brief the owner')
+})
+
+test("a lead opens a question against a stop, and finds that a reversed supply can't be", async ({
+  page,
+}) => {
+  await signIn(page, 'Ines Okafor')
+  await openMachine(page, 'RTU-2')
+  await page.getByRole('button', { name: 'Open it all the same' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel(/The reason/).fill('the crew waits for the crane')
+  await dialog.getByRole('button', { name: 'Open it all the same' }).click()
+  await expect(dialog.getByRole('alert')).toContainText('Nobody may work against this stop')
+  await dialog.getByRole('button', { name: 'Leave it' }).click()
+
+  await page.getByRole('link', { name: 'Today' }).click()
+  await openMachine(page, 'RTU-3')
+  await openTab(page, 'Circuit')
+  await page.getByLabel('Breaker').fill('60')
+  await page.getByLabel('Conductor').selectOption('6')
+  await choose(page, /Insulation/, '90 °C')
+  await expect(verdict(page)).toContainText('The breaker is 60 A; the plate allows 40 A.')
+  await record(page, 'Record the stop')
+  await page.getByRole('button', { name: 'Open it all the same' }).click()
+  await page
+    .getByRole('dialog')
+    .getByLabel(/The reason/)
+    .fill('The breaker is changed this afternoon.')
+  await page.getByRole('dialog').getByRole('button', { name: 'Open it all the same' }).click()
+  await expect(page.locator('.slip').first()).toContainText('Opened against a stop')
+  await page.getByRole('link', { name: 'The record' }).click()
+  await expect(page.locator('.summary').nth(1)).toContainText(
+    'Power: The breaker is changed this afternoon. (Ines Okafor',
+  )
 })

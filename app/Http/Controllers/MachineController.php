@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\AddNote;
 use App\Actions\ClosePutBack;
 use App\Actions\MarkSuspect;
+use App\Actions\OpenGate;
 use App\Actions\OpenPutBack;
 use App\Actions\PressStart;
 use App\Actions\RecordCheck;
@@ -91,6 +92,15 @@ final class MachineController
     public function openPutBack(Request $request, Machine $machine, #[CurrentUser] User $person, OpenPutBack $action): JsonResponse
     {
         return $this->recorded($machine, $action->byHand($machine, DeviceHeaders::stamp($request), Body::text($request, 'kind', 24), Body::text($request, 'where', 160)), $person);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/overrides', operationId: 'openGate', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['gate', 'reason'], properties: [new OA\Property(property: 'gate', type: 'integer'), new OA\Property(property: 'reason', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Opened against the stop', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 409, description: 'Nobody may', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function override(Request $request, Machine $machine, #[CurrentUser] User $person, OpenGate $action): JsonResponse
+    {
+        $gate = Body::whole(Body::object($request), 'gate', 1, 12) ?? throw Problem::field('gate', null, 'a whole number from 1 to 12');
+        $machine->loadMissing('job');
+
+        return $this->recorded($machine, $action->open($machine, DeviceHeaders::stamp($request), $gate, Body::text($request, 'reason', self::TEXT)), $person);
     }
 
     /** The last place on the tape: cheap to ask for every few seconds. */

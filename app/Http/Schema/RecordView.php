@@ -7,11 +7,12 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** The record of a machine: twelve answers, then the evidence. */
-#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'putBack', 'evidence', 'people', 'readings', 'verdicts'])]
+#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'overrides', 'putBack', 'evidence', 'people', 'readings', 'verdicts'])]
 final readonly class RecordView
 {
     /**
      * @param list<GateView> $answers
+     * @param list<OverrideView> $overrides
      * @param list<PutBackView> $putBack
      * @param list<TapeEntry> $evidence
      * @param list<string> $people
@@ -41,6 +42,8 @@ final readonly class RecordView
         public string $status,
         #[OA\Property(type: 'array', items: new OA\Items(ref: GateView::class))]
         public array $answers,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OverrideView::class))]
+        public array $overrides,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PutBackView::class))]
         public array $putBack,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TapeEntry::class))]

@@ -192,6 +192,7 @@ return [
         'danger' => 'Something stands that nobody may start against.',
         'not_locked_out' => 'Read again, but no lockout is recorded in between: the new reading does not count.',
         'done' => 'Answered.',
+        'opened' => 'Opened by a lead against a stop: {sentence}',
     ],
     'put_back' => [
         'lock' => 'Lock and tag on',

@@ -113,7 +113,10 @@ final class GateSpeaker
         if ($gate === 7 && in_array('not_locked_out:7', $gates->codes(), true)) {
             return $this->say('not_locked_out', []);
         }
-        if (in_array($state, ['stopped', 'answered', 'overridden'], true)) {
+        if ($state === 'overridden') {
+            return $this->say('opened', ['sentence' => $headline]);
+        }
+        if (in_array($state, ['stopped', 'answered'], true)) {
             return $headline !== '' ? $headline : $this->say('done', []);
         }
         if ($state === 'not_on_job') {

@@ -133,6 +133,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/overrides": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openGate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/news": {
         parameters: {
             query?: never;
@@ -377,6 +393,14 @@ export interface components {
         NewsView: {
             news: number;
         };
+        /** @description A question that a lead opened against a stop. */
+        OverrideView: {
+            gate: number;
+            name: string;
+            who: string;
+            at: string;
+            reason: string;
+        };
         /** @description The signed-in person, and what they may do. */
         PersonView: {
             id: number;
@@ -445,6 +469,7 @@ export interface components {
             madeAt: string;
             status: string;
             answers: components["schemas"]["GateView"][];
+            overrides: components["schemas"]["OverrideView"][];
             putBack: components["schemas"]["PutBackView"][];
             evidence: components["schemas"]["TapeEntry"][];
             people: string[];
@@ -821,6 +846,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    openGate: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    gate: number;
+                    reason: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Opened against the stop */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+            /** @description Nobody may */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };

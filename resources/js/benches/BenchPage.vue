@@ -4,7 +4,9 @@ import { useI18n } from 'vue-i18n'
 import type { GateView, TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
 import { useMachine } from '@/stores/machine'
+import { useSession } from '@/stores/session'
 import NoBench from './NoBench.vue'
+import OverrideDialog from './OverrideDialog.vue'
 import { CORRECTING, type BenchHandle } from './common/parts'
 import { TABS, type Tab } from './tabs'
 
@@ -12,6 +14,8 @@ import { TABS, type Tab } from './tabs'
 const props = defineProps<{ gate: GateView }>()
 const { t } = useI18n()
 const machine = useMachine()
+const session = useSession()
+const overriding = ref(false)
 const BENCHES: Record<string, ReturnType<typeof defineAsyncComponent>> = {
   supply: defineAsyncComponent(() => import('./power/SupplyBench.vue')),
   rotation: defineAsyncComponent(() => import('./power/RotationBench.vue')),
@@ -99,7 +103,17 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
 <template>
   <div class="page">
     <header>
-      <h1>{{ gate.question }}</h1>
+      <div class="head">
+        <h1>{{ gate.question }}</h1>
+        <button
+          v-if="gate.state === 'stopped' && session.may('override')"
+          type="button"
+          class="press small"
+          @click="overriding = true"
+        >
+          {{ t('override.open') }}
+        </button>
+      </div>
       <div v-if="tabs.length > 0" class="tabs" role="tablist">
         <button
           v-for="one in tabs"
@@ -127,6 +141,7 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
       @drop-correction="correcting = null"
     />
     <NoBench v-else :gate="gate" />
+    <OverrideDialog v-model="overriding" :gate="gate" />
   </div>
 </template>
 
@@ -139,6 +154,15 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
 }
 h1 {
   font-size: 34px;
+}
+.head {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
+}
+.head .press {
+  flex: none;
 }
 .tabs {
   display: flex;

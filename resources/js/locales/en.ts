@@ -173,6 +173,12 @@ export default {
     left: '{done} of {of}',
     rest: 'All the rest: yes',
   },
+  override: {
+    open: 'Open it all the same',
+    title: 'Open it against a stop',
+    why: 'The reason. It stands on the first page of the record.',
+    on: 'Opened against a stop',
+  },
   note: {
     title:
       'There is no bench for this question yet. Write down what was done; it stands on the tape and in the record.',
@@ -201,7 +207,7 @@ export default {
     by: 'by {who}',
     device: 'device {time}',
     server: 'arrived {time}',
-    openIt: 'Put on',
+    openIt: 'Add one',
     openTitle: 'What is done that must be undone?',
     openWhere: 'Where, and why',
     opened: 'To put back',

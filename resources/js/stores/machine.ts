@@ -102,6 +102,17 @@ export const useMachine = defineStore('machine', () => {
     )
   }
 
+  function openGate(gate: number, reason: string) {
+    return write(`${machine()} override ${gate} ${reason}`, (header) =>
+      answer(
+        api.POST('/api/v1/machines/{machine}/overrides', {
+          params: { path: { machine: machine() }, header },
+          body: { gate, reason },
+        }),
+      ),
+    )
+  }
+
   function openPutBack(kind: string, where: string) {
     return write(`${machine()} open ${kind} ${where}`, (header) =>
       answer(
@@ -139,6 +150,7 @@ export const useMachine = defineStore('machine', () => {
     reachable,
     sending,
     outstanding,
+    openGate,
     openPutBack,
     hearNews,
     load,

@@ -29,6 +29,7 @@ function title(entry: TapeEntry): string {
   if (entry.kind === 'note') return t('tape.note')
   if (entry.kind === 'put_back_closed') return t('tape.closed')
   if (entry.kind === 'put_back_opened') return t('tape.opened')
+  if (entry.kind === 'override') return t('override.on')
   if (entry.kind === 'suspect') return t('tape.suspect', { at: '' }).trim()
   return entry.title
 }

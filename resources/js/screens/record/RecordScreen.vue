@@ -37,6 +37,7 @@ function title(entry: TapeEntry): string {
   if (entry.kind === 'note') return t('tape.note')
   if (entry.kind === 'put_back_closed') return t('tape.closed')
   if (entry.kind === 'put_back_opened') return t('tape.opened')
+  if (entry.kind === 'override') return t('override.on')
   if (entry.kind === 'suspect') return t('tape.suspect', { at: '' }).trim()
   return entry.title
 }
@@ -76,6 +77,11 @@ function print() {
       <p class="by">{{ record.company }}<br />{{ longDate(record.madeAt) }}, {{ clock(record.madeAt) }}</p>
     </header>
     <p class="summary"><StatusMark :status="record.status" :size="24" /> {{ summary }}</p>
+    <p v-for="one in record.overrides" :key="one.at" class="summary">
+      <StatusMark status="overridden" :size="24" />
+      {{ t('override.on') }}, {{ one.name }}: {{ one.reason }} ({{ one.who }}, {{ day(one.at) }}
+      {{ clock(one.at) }})
+    </p>
     <p v-if="record.history" class="history">{{ record.history }}</p>
     <section>
       <h2 class="sr-only">{{ t('record.answers') }}</h2>

@@ -152,6 +152,19 @@ write_env() {
 
 artisan() { unprivileged php "$ROOT/artisan" "$@"; }
 
+# The framework's command line for this instance, for people and for tests: $VAR/artisan.
+write_artisan() {
+    local name
+    {
+        printf '#!/usr/bin/env bash\n'
+        for name in IRON_START_VAR APP_CONFIG_CACHE APP_ROUTES_CACHE APP_EVENTS_CACHE APP_SERVICES_CACHE APP_PACKAGES_CACHE; do printf 'export %s=%q\n' "$name" "${!name}"; done
+        printf 'exec'
+        printf ' %q' "${as_unprivileged[@]}" php "$ROOT/artisan"
+        printf ' "$@"\n'
+    } > "$VAR/artisan"
+    chmod 755 "$VAR/artisan"
+}
+
 cache_app() {
     for what in config route view; do artisan "$what:cache" >/dev/null || fail "artisan $what:cache failed"; done
 }

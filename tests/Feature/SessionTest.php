@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Company;
 use App\Support\Role;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
 final class SessionTest extends FeatureTestCase
@@ -35,6 +36,16 @@ final class SessionTest extends FeatureTestCase
         Company::query()->whereKey($person->company_id)->update(['is_demo' => true]);
         $this->getJson('/api/v1/session')->assertJsonPath('demo.0.name', $person->name);
         $this->postJson('/api/v1/session/demo', ['name' => $person->name])->assertOk()->assertJsonPath('person.id', $person->id);
+    }
+
+    public function testTheFirstLeadIsMadeFromTheCommandLine(): void
+    {
+        $make = fn (string $email): int => Artisan::call('company:create', ['company' => 'Slate & Sons', 'person' => 'Ada Quill', 'email' => $email]);
+        self::assertSame(0, $make('Ada@slate.example'));
+        $password = trim((string) strrchr(Artisan::output(), ' '));
+        $this->postJson('/api/v1/session', ['email' => 'ada@slate.example', 'password' => $password])->assertOk()->assertJsonPath('person.role', 'lead')->assertJsonPath('company', 'Slate & Sons');
+        self::assertSame(1, $make('ada@slate.example'), 'once');
+        self::assertSame(1, $make('no address'));
     }
 
     public function testHowOneLikesItIsKept(): void

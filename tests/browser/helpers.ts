@@ -32,6 +32,15 @@ export async function choose(page: Page | Locator, group: string | RegExp, word:
   await page.getByRole('group', { name: group }).getByRole('radio', { name: word, exact: true }).click()
 }
 
+/** What no button answers before a start. */
+export const BY_HAND = [
+  /Locks and tags/,
+  'Doors and panels on',
+  'Controller calling nothing',
+  'Float and safeties connected',
+  'Neutral and earth present',
+]
+
 /** A compressor's row on the rotation bench. */
 export function compressor(page: Page, name: string): Locator {
   return page.getByRole('group', { name, exact: true })

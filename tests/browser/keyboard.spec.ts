@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
-import { freshDemo, gate, POWER, RUN, verdict } from './helpers'
+import { BY_HAND, freshDemo, gate, POWER, RUN, verdict } from './helpers'
 
 test.beforeAll(freshDemo)
 
@@ -89,7 +89,7 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await expect(page.locator('.entry-out')).toHaveCount(0)
   await page.keyboard.press('n')
   await expect(page.getByRole('heading', { name: RUN })).toBeVisible()
-  await pick(page, group(/Locks and tags/), 'yes')
+  for (const item of BY_HAND) await pick(page, group(item), 'yes')
   await reach(page, page.getByRole('button', { name: 'All the rest: yes' }), true)
   await page.keyboard.press('Enter')
   await expect(verdict(page)).toContainText('Ready')

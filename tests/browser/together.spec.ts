@@ -41,6 +41,7 @@ test('the owner brief is walked at the end', async ({ page }) => {
   await openTab(page, 'Owner brief')
   await choose(page, 'How to change set points', 'no')
   await page.getByRole('button', { name: 'All the rest: yes' }).click()
+  await choose(page, 'What was left undone, and when it will be done', 'yes')
   await expect(verdict(page)).toContainText('The set points were not shown.')
   await choose(page, 'How to change set points', 'yes')
   await expect(verdict(page)).toContainText('The owner has been told: all 6 items.')

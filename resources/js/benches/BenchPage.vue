@@ -166,8 +166,7 @@ h1 {
 }
 .tabs {
   display: flex;
-  gap: 2px;
-  margin: 6px 0 8px;
+  margin: 6px 0 8px -8px;
   overflow-x: auto;
 }
 .tabs button {
@@ -177,7 +176,7 @@ h1 {
   gap: 6px;
   flex: none;
   min-height: 44px;
-  padding: 0 11px;
+  padding: 0 8px;
   border: 0;
   border-bottom: 3px solid transparent;
   background: none;

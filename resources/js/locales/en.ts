@@ -172,6 +172,8 @@ export default {
     why: 'Why it does not apply',
     left: '{done} of {of}',
     rest: 'All the rest: yes',
+    byHand:
+      'One more is answered by hand: it always applies. | {n} more are answered by hand: they always apply.',
   },
   override: {
     open: 'Open it all the same',

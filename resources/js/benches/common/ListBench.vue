@@ -46,7 +46,18 @@ const part = computed(() => ({
       ),
   },
 }))
-const left = computed(() => items.value.filter((item) => draft.value.answers[item.id] === undefined).length)
+/** While nothing is typed, the count is that of the list as it was last recorded. */
+const answered = computed(() => {
+  const last = machine.view?.tape.find((e) => e.check === check.value && !e.suspect && e.kind === 'check')
+  const given = pristine.value ? ((last?.input.items ?? []) as { id: string; answer?: Answer }[]) : []
+  const before = new Set(given.filter((one) => one.answer !== undefined).map((one) => one.id))
+  return items.value.filter((item) => draft.value.answers[item.id] !== undefined || before.has(item.id))
+    .length
+})
+const open = computed(() => items.value.filter((item) => draft.value.answers[item.id] === undefined))
+/** What can hurt someone is answered one by one. */
+const byHand = computed(() => open.value.filter((item) => item.always).length)
+const rest = computed(() => open.value.filter((item) => !item.always))
 const ANSWERS: Answer[] = ['yes', 'no', 'not_applicable']
 
 /** The place of an item among those that are sent, as the server names it. */
@@ -57,7 +68,7 @@ function sentAt(id: string): number {
 }
 
 function restYes() {
-  for (const item of items.value) draft.value.answers[item.id] ??= 'yes'
+  for (const item of rest.value) draft.value.answers[item.id] = 'yes'
 }
 
 defineExpose({
@@ -83,13 +94,14 @@ defineExpose({
   >
     <template #drawing>
       <div class="walked">
-        <p class="fig">{{ t('list.left', { done: items.length - left, of: items.length }) }}</p>
+        <p class="fig">{{ t('list.left', { done: answered, of: items.length }) }}</p>
         <div class="track">
-          <div :style="{ width: `${(100 * (items.length - left)) / Math.max(1, items.length)}%` }"></div>
+          <div :style="{ width: `${(100 * answered) / Math.max(1, items.length)}%` }"></div>
         </div>
-        <button v-if="left > 0 && left < items.length" type="button" class="press small" @click="restYes">
+        <button v-if="rest.length > 0 && !pristine" type="button" class="press small" @click="restYes">
           {{ t('list.rest') }}
         </button>
+        <p v-if="byHand > 0 && !pristine">{{ t('list.byHand', byHand) }}</p>
       </div>
     </template>
     <template #fields="{ problemOf }">

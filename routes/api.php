@@ -26,6 +26,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('machines/{machine}/news', [MachineController::class, 'news'])->whereNumber('machine');
     Route::get('machines/{machine}/record', [RecordController::class, 'show'])->whereNumber('machine');
     Route::get('machines/{machine}/record.json', [RecordController::class, 'file'])->whereNumber('machine');
+    Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings'])->whereNumber('machine');
 
     Route::middleware(Once::class)->whereNumber(['machine', 'putBack'])->group(function (): void {
         Route::post('machines/{machine}/checks/{check}', [MachineController::class, 'record'])->middleware('role:record');

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Machine;
 use App\Models\User;
+use App\Queries\ReadingsTable;
 use App\Support\CurrentCompany;
 use App\Support\Role;
 use Illuminate\Support\Facades\DB;
@@ -66,6 +67,22 @@ final class BoardTest extends FeatureTestCase
         self::assertCount(12, $file->json('answers'));
         self::assertSame([481.0, 478.0, 484.0], array_map(floatval(...), array_column($file->json('evidence.0.readings'), 'value')));
         self::assertStringContainsString('others set it', $file->json('answers.0.sentence'));
+    }
+
+    public function testTheReadingsLeaveAsLinesThatASpreadsheetTakesForFiguresAndNeverForFormulas(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $starter->forceFill(['name' => '=1+1 "Rafe", N.'])->save();
+        $machine = $this->machine($starter);
+        $this->record($starter, $machine, 'power.voltage', ['volts_ab' => '481 V', 'volts_bc' => '478 V', 'volts_ca' => '484 V', 'plate_voltage' => '460'])->assertCreated();
+        app(CurrentCompany::class)->set(null);
+        $file = $this->actingAs($starter)->get("/api/v1/machines/$machine->id/readings.csv")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="readings-RTU-9-S-1.csv"');
+        $lines = array_map(fn (string $line): array => str_getcsv($line, escape: ''), explode("\r\n", trim((string) $file->getContent())));
+        self::assertSame(ReadingsTable::HEAD, $lines[0]);
+        self::assertSame(['power.voltage', 'volts_ab', '481', 'V', '481', 'V', '\'=1+1 "Rafe", N.'], [$lines[1][4], $lines[1][6], ...array_slice($lines[1], 8, 4), $lines[1][3]]);
+        self::assertCount(4, $lines);
+        app(CurrentCompany::class)->set(null);
+        $this->actingAs($this->person(Role::Starter))->get("/api/v1/machines/$machine->id/readings.csv")->assertNotFound();
     }
 
     /** @return array<string, mixed> */

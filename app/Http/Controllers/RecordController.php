@@ -7,9 +7,11 @@ namespace App\Http\Controllers;
 use App\Http\Schema\RecordView;
 use App\Models\Machine;
 use App\Models\User;
+use App\Queries\ReadingsTable;
 use App\Queries\RecordSheet;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 
 final class RecordController
@@ -28,10 +30,26 @@ final class RecordController
     #[OA\Get(path: '/api/v1/machines/{machine}/record.json', operationId: 'recordFile', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The record as a file', content: new OA\JsonContent(ref: RecordView::class))])]
     public function file(Machine $machine, #[CurrentUser] User $person): JsonResponse
     {
-        $name = (string) preg_replace('/[^A-Za-z0-9-]+/', '-', "record-$machine->name-$machine->serial");
         $answer = Reply::with($this->sheet->of($machine, $person));
         $answer->setEncodingOptions($answer->getEncodingOptions() | JSON_PRETTY_PRINT);
 
-        return $answer->header('Content-Disposition', "attachment; filename=\"$name.json\"");
+        return $answer->header('Content-Disposition', self::kept('record', $machine, 'json'));
+    }
+
+    /** Every figure as it was read, for a spreadsheet. */
+    #[OA\Get(path: '/api/v1/machines/{machine}/readings.csv', operationId: 'readingsFile', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The readings, one a line', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))])]
+    public function readings(Machine $machine, ReadingsTable $table, #[CurrentUser] User $person): Response
+    {
+        return response($table->of($this->sheet->of($machine, $person)->evidence), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8; header=present',
+            'Content-Disposition' => self::kept('readings', $machine, 'csv'),
+        ]);
+    }
+
+    private static function kept(string $what, Machine $machine, string $kind): string
+    {
+        $name = (string) preg_replace('/[^A-Za-z0-9-]+/', '-', "$what-$machine->name-$machine->serial");
+
+        return "attachment; filename=\"$name.$kind\"";
     }
 }

@@ -225,6 +225,7 @@ export default {
     counts: '{readings} readings, {verdicts} verdicts, as they were read',
     print: 'Print',
     json: 'Keep as JSON',
+    csv: 'Readings as CSV',
     notDone: 'Not handed over: {count} questions are not answered.',
     stopped: 'Stopped. It is not to be run.',
     all: 'All questions of this job are answered.',

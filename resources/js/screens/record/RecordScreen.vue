@@ -64,6 +64,7 @@ function print() {
       }}</RouterLink>
       <button type="button" class="press small" @click="print">{{ t('record.print') }}</button>
       <a class="press small" :href="`/api/v1/machines/${id}/record.json`" download>{{ t('record.json') }}</a>
+      <a class="press small" :href="`/api/v1/machines/${id}/readings.csv`" download>{{ t('record.csv') }}</a>
     </nav>
     <header>
       <div>

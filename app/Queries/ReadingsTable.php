@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Http\Schema\TapeEntry;
+
+/** The figures of a machine as comma-separated values (RFC 4180, UTF-8): one line a reading, oldest first. */
+final class ReadingsTable
+{
+    public const HEAD = ['at', 'device_time', 'server_time', 'who', 'check', 'subject', 'path', 'reading', 'read', 'unit', 'value', 'value_unit', 'instrument', 'suspect', 'superseded_by'];
+
+    /** @param list<TapeEntry> $entries newest first */
+    public function of(array $entries): string
+    {
+        $file = fopen('php://temp', 'r+');
+        assert($file !== false);
+        fputcsv($file, self::HEAD, escape: '', eol: "\r\n");
+        foreach (array_reverse($entries) as $entry) {
+            foreach ($entry->readings as $reading) {
+                fputcsv($file, [
+                    $entry->at, $entry->deviceAt, $entry->recordedAt, self::text($entry->who), $entry->check, self::text($entry->subject),
+                    $reading->path, self::text($reading->label), $reading->value, $reading->unit, $reading->canonical, $reading->canonicalUnit,
+                    self::text($entry->instrument), self::text($entry->suspect), $entry->supersededBy,
+                ], escape: '', eol: "\r\n");
+            }
+        }
+        rewind($file);
+
+        return (string) stream_get_contents($file);
+    }
+
+    /** A typed word must not become a formula in a spreadsheet: it is led by an apostrophe where it looks like one. */
+    private static function text(string $typed): string
+    {
+        return preg_match('/^[=+\-@\t\r]/', $typed) === 1 ? "'$typed" : $typed;
+    }
+}

@@ -35,6 +35,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/starts', [MachineController::class, 'start'])->middleware('role:start');
         Route::post('machines/{machine}/overrides', [MachineController::class, 'override'])->middleware('role:override');
         Route::post('machines/{machine}/put-back', [MachineController::class, 'openPutBack'])->middleware('role:record');
+        Route::post('machines/{machine}/put-back/{putBack}/leave', [MachineController::class, 'leavePutBack'])->middleware('role:close_own_put_back');
         Route::post('machines/{machine}/put-back/{putBack}/close', [MachineController::class, 'closePutBack'])->middleware('role:close_own_put_back');
     });
 });

@@ -36,7 +36,9 @@ final class Standings
             ->toBase()->get(['entries.machine_id', 'entries.at', 'suspect_marks.target_at', 'overrides.gate', 'overrides.role', 'overrides.reason'])->groupBy('machine_id');
         $putBacks = PutBack::query()->whereIn('put_backs.machine_id', $ids)
             ->leftJoin('put_back_closings', fn ($join) => $join->on('put_back_closings.company_id', '=', 'put_backs.company_id')->on('put_back_closings.put_back_id', '=', 'put_backs.id'))
-            ->toBase()->get(['put_backs.machine_id', 'put_backs.id', 'what', 'shuts', 'put_back_closings.id as closing'])->groupBy('machine_id');
+            ->select(['put_backs.machine_id', 'put_backs.id', 'what', 'shuts', 'put_back_closings.id as closing'])
+            ->selectRaw('EXISTS (SELECT 1 FROM put_backs_left l WHERE l.company_id = put_backs.company_id AND l.put_back_id = put_backs.id) AS is_left')
+            ->toBase()->get()->groupBy('machine_id');
         $circuits = SheetVersion::query()->whereIn('id', $machines->pluck('sheet_version_id')->filter()->unique()->all())
             ->selectRaw("id, body->'circuits' AS circuits")->toBase()->pluck('circuits', 'id');
         $standings = [];
@@ -68,7 +70,7 @@ final class Standings
 
             return (object) ['at' => $row->at, 'check' => $row->check, 'subject' => $row->subject, 'status' => $row->status, 'codes' => $row->codes, 'headline' => $said['headline'] ?? '', 'next' => json_encode($said['next'] ?? [])];
         });
-        $out = array_map(fn (PutBackView $v): \stdClass => (object) ['id' => $v->id, 'what' => $v->what, 'shuts' => json_encode($v->shuts), 'closing' => $v->closed ? 1 : null], $putBack);
+        $out = array_map(fn (PutBackView $v): \stdClass => (object) ['id' => $v->id, 'what' => $v->what, 'shuts' => json_encode($v->shuts), 'closing' => $v->closed ? 1 : null, 'is_left' => $v->left !== ''], $putBack);
 
         return $this->judge(
             $machine,
@@ -105,7 +107,7 @@ final class Standings
             }
         }
         foreach ($putBacks as $row) {
-            $list[] = ['id' => (string) $row->id, 'closed' => $row->closing !== null, 'shuts' => json_decode($row->shuts, true)];
+            $list[] = ['id' => (string) $row->id, 'closed' => $row->closing !== null, 'explained' => (bool) $row->is_left, 'shuts' => json_decode($row->shuts, true)];
             if ($row->closing === null) {
                 $out[(string) $row->id] = $row->what;
             }

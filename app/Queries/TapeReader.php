@@ -34,13 +34,15 @@ final class TapeReader
             ->leftJoin('notes', $same('notes'))
             ->leftJoin('put_back_closings', $same('put_back_closings'))
             ->leftJoin('put_backs', fn ($join) => $join->on('put_backs.company_id', '=', 'put_back_closings.company_id')->on('put_backs.id', '=', 'put_back_closings.put_back_id'))
+            ->leftJoin('put_backs_left', $same('put_backs_left'))
+            ->leftJoin('put_backs as kept', fn ($join) => $join->on('kept.company_id', '=', 'put_backs_left.company_id')->on('kept.id', '=', 'put_backs_left.put_back_id'))
             ->leftJoin('overrides', $same('overrides'))
             ->leftJoin('put_backs as opened', fn ($join) => $join->on('opened.company_id', '=', 'entries.company_id')->on('opened.entry_id', '=', 'entries.id'))
             ->orderBy('entries.at')
             ->toBase()
             ->get(['entries.at', 'entries.kind', 'entries.user_id', 'users.name as who', 'entries.device_at', 'entries.recorded_at', 'entries.supersedes', 'entries.out_of_order', 'entries.reason',
                 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.marginal', 'verdicts.codes', 'verdicts.input', 'verdicts.said',
-                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened', 'overrides.gate', 'overrides.role']);
+                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened', 'kept.what as kept', 'put_backs_left.reason as left', 'put_backs_left.owner', 'put_backs_left.due', 'overrides.gate', 'overrides.role']);
     }
 
     /** @return Collection<int, \stdClass> */
@@ -105,9 +107,10 @@ final class TapeReader
             ->join('users', 'users.id', '=', 'put_backs.holder_id')
             ->join('entries', 'entries.id', '=', 'put_backs.entry_id')
             ->leftJoin('put_back_closings', fn ($join) => $join->on('put_back_closings.company_id', '=', 'put_backs.company_id')->on('put_back_closings.put_back_id', '=', 'put_backs.id'))
+            ->leftJoin('put_backs_left as l', fn ($join) => $join->on('l.company_id', '=', 'put_backs.company_id')->where('l.id', '=', fn ($last) => $last->from('put_backs_left')->selectRaw('max(id)')->whereColumn('put_back_id', 'put_backs.id')))
             ->when($openOnly, fn ($query) => $query->whereNull('put_back_closings.id'))
             ->orderBy('put_backs.id')->toBase()
-            ->get(['put_backs.id', 'put_backs.machine_id', 'put_backs.kind', 'what', 'users.name as who', 'holder_id', 'entries.device_at', 'limit_minutes', 'shuts', 'put_back_closings.id as closing', 'word']);
+            ->get(['put_backs.id', 'put_backs.machine_id', 'put_backs.kind', 'what', 'users.name as who', 'holder_id', 'entries.device_at', 'limit_minutes', 'shuts', 'put_back_closings.id as closing', 'word', 'l.reason as left', 'l.owner', 'l.due']);
 
         return array_values($rows->map(fn (\stdClass $row): PutBackView => new PutBackView(
             $row->id,
@@ -122,6 +125,9 @@ final class TapeReader
             json_decode($row->shuts, true),
             $row->closing !== null,
             $row->word ?? '',
+            $row->left ?? '',
+            $row->owner ?? '',
+            $row->due ?? '',
         ))->all());
     }
 
@@ -133,6 +139,7 @@ final class TapeReader
             'note' => (string) $row->note,
             'put_back_opened' => (string) $row->opened,
             'override' => $this->phrases->common('gate_names', (string) $row->gate) . ": $row->reason",
+            'put_back_left' => "$row->kept: $row->left ($row->owner, $row->due)",
             'put_back_closed' => trim("$row->what: $row->word", ': '),
             default => '',
         };

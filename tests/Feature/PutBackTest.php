@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Support\Role;
+use Illuminate\Testing\TestResponse;
 use IronStart\Core\Gate\PutBackKind;
 
 final class PutBackTest extends FeatureTestCase
@@ -19,6 +20,31 @@ final class PutBackTest extends FeatureTestCase
         self::assertStringContainsString('Service valve shut', $open->json('machine.startRefused.0'));
         $this->write($helper, "machines/$machine->id/put-back/{$open->json('putBack')}/close", ['word' => 'open, seven turns'])->assertCreated()
             ->assertJsonPath('machine.putBack.0.closed', true)->assertJsonPath('machine.tape.0.headline', 'Service valve shut: liquid, circuit A: open, seven turns');
+    }
+
+    public function testWhatIsLeftOutOnPurposeStillShutsButNoLongerHoldsTheHandover(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $machine = $this->machine($starter);
+        $id = $this->write($starter, "machines/$machine->id/put-back", ['kind' => 'damper_blocked', 'where' => 'outside air, actuator on order'])->assertCreated()->json('putBack');
+        $whole = ['reason' => 'the actuator comes on Friday', 'owner' => 'Ines Varga', 'due' => now()->addDays(3)->format('Y-m-d')];
+        foreach (['due' => now()->subDays(3)->format('Y-m-d'), 'owner' => ' ', 'reason' => ''] as $field => $bad) {
+            $this->write($starter, "machines/$machine->id/put-back/$id/leave", [$field => $bad] + $whole)->assertStatus(422)->assertJsonPath('field', $field);
+        }
+        $this->write($starter, "machines/$machine->id/put-back/$id/leave", ['due' => '2030-02-31'] + $whole)->assertStatus(422)->assertJsonPath('field', 'due');
+        $held = fn (TestResponse $answer): bool => str_contains((string) json_encode($answer->json('machine.gates.11.missing')), 'put_back');
+        $before = $this->write($starter, "machines/$machine->id/notes", ['text' => 'x']);
+        self::assertTrue($held($before));
+        $left = $this->write($starter, "machines/$machine->id/put-back/$id/leave", $whole)->assertCreated();
+        self::assertFalse($held($left));
+        $left->assertJsonPath('machine.putBack.0.closed', false)->assertJsonPath('machine.putBack.0.owner', 'Ines Varga')->assertJsonPath('machine.putBack.0.due', $whole['due'])
+            ->assertJsonPath('machine.tape.0.kind', 'put_back_left');
+        self::assertStringContainsString('Damper blocked', $left->json('machine.gates.9.sentence'));
+        self::assertStringContainsString('the actuator comes on Friday', $left->json('machine.tape.0.headline'));
+        $this->write($starter, "machines/$machine->id/put-back/$id/leave", ['owner' => 'Noor Haddad'] + $whole)->assertJsonPath('machine.putBack.0.owner', 'Noor Haddad')->assertJsonCount(1, 'machine.putBack');
+        $closed = $this->write($starter, "machines/$machine->id/put-back/$id/close", ['word' => 'fitted'])->assertCreated();
+        self::assertStringNotContainsString('Damper blocked', $closed->json('machine.gates.9.sentence'));
+        $this->write($starter, "machines/$machine->id/put-back/$id/leave", $whole)->assertStatus(409);
     }
 
     public function testALockIsNeverOpenedByHandAndNothingWithoutAPlace(): void

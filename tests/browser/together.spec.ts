@@ -30,6 +30,13 @@ test('what is put on by hand holds what it shuts until it is off', async ({ page
   await expect(gate(page, 'Is it moving and making enough?')).toContainText(
     'Held shut by the put-back list: Damper blocked',
   )
+  await page.locator('.entry-out').getByRole('button', { name: 'It is off' }).click()
+  await dialog.getByRole('button', { name: 'Leave it out' }).click()
+  await dialog.getByLabel('Why it stays out').fill('the actuator comes on Friday')
+  await dialog.getByLabel('Whose it is from now on').fill('Ines Varga')
+  await dialog.getByLabel('Until when').fill('2030-05-03')
+  await dialog.getByRole('button', { name: 'Leave it out' }).click()
+  await expect(page.locator('.entry-out')).toContainText('left to Ines Varga until 3 May 2030')
   await page.getByRole('link', { name: 'Today' }).click()
   await expect(page.locator('.out')).toContainText('Damper blocked')
 })
@@ -59,7 +66,7 @@ test("a lead opens a question against a stop, and finds that a reversed supply c
   await dialog.getByLabel(/The reason/).fill('the crew waits for the crane')
   await dialog.getByRole('button', { name: 'Open it all the same' }).click()
   await expect(dialog.getByRole('alert')).toContainText('Nobody may work against this stop')
-  await dialog.getByRole('button', { name: 'Leave it' }).click()
+  await dialog.getByRole('button', { name: 'Cancel' }).click()
 
   await page.getByRole('link', { name: 'Today' }).click()
   await openMachine(page, 'RTU-3')

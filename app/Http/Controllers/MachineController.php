@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\AddNote;
 use App\Actions\ClosePutBack;
+use App\Actions\LeavePutBack;
 use App\Actions\MarkSuspect;
 use App\Actions\OpenGate;
 use App\Actions\OpenPutBack;
@@ -118,6 +119,17 @@ final class MachineController
         }
 
         return $this->recorded($machine, $action->close($machine, $putBack, DeviceHeaders::stamp($request), Body::text($request, 'word', self::TEXT)), $person);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/put-back/{putBack}/leave', operationId: 'leavePutBack', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'putBack', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['reason', 'owner', 'due'], properties: [new OA\Property(property: 'reason', type: 'string'), new OA\Property(property: 'owner', type: 'string'), new OA\Property(property: 'due', type: 'string', format: 'date')])), responses: [new OA\Response(response: 201, description: 'Left', content: new OA\JsonContent(ref: RecordedView::class))])]
+    public function leavePutBack(Request $request, Machine $machine, PutBack $putBack, #[CurrentUser] User $person, LeavePutBack $action): JsonResponse
+    {
+        if ($putBack->machine_id !== $machine->id) {
+            throw Problem::notFound();
+        }
+        $entry = $action->leave($machine, $putBack, DeviceHeaders::stamp($request), Body::text($request, 'reason', self::TEXT), Body::text($request, 'owner', 120), Body::text($request, 'due', 10));
+
+        return $this->recorded($machine, $entry, $person);
     }
 
     private function recorded(Machine $machine, Entry $entry, User $person): JsonResponse

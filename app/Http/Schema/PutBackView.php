@@ -7,7 +7,7 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** Something that must be undone before leaving. */
-#[OA\Schema(required: ['id', 'machineId', 'machine', 'kind', 'what', 'who', 'whoId', 'since', 'limitMinutes', 'shuts', 'closed', 'word'])]
+#[OA\Schema(required: ['id', 'machineId', 'machine', 'kind', 'what', 'who', 'whoId', 'since', 'limitMinutes', 'shuts', 'closed', 'word', 'left', 'owner', 'due'])]
 final readonly class PutBackView
 {
     /**
@@ -38,6 +38,14 @@ final readonly class PutBackView
         public bool $closed,
         #[OA\Property()]
         public string $word,
+        /** Why it stays out; empty where it is to be put back. */
+        #[OA\Property()]
+        public string $left,
+        #[OA\Property()]
+        public string $owner,
+        /** YYYY-MM-DD, or empty. */
+        #[OA\Property()]
+        public string $due,
     ) {
     }
 }

@@ -182,6 +182,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/put-back/{putBack}/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["leavePutBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/record": {
         parameters: {
             query?: never;
@@ -448,6 +464,7 @@ export interface components {
         };
         /** @description Something that must be undone before leaving. */
         PutBackView: {
+            /** @description YYYY-MM-DD, or empty. */
             id: number;
             machineId: number;
             machine: string;
@@ -460,6 +477,9 @@ export interface components {
             shuts: number[];
             closed: boolean;
             word: string;
+            left: string;
+            owner: string;
+            due: string;
         };
         /** @description A figure as it was read. */
         ReadingView: {
@@ -950,6 +970,40 @@ export interface operations {
         };
         responses: {
             /** @description Closed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    leavePutBack: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+                putBack: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    reason: string;
+                    owner: string;
+                    /** Format: date */
+                    due: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Left */
             201: {
                 headers: {
                     [name: string]: unknown;

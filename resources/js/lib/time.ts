@@ -18,3 +18,13 @@ export function longDate(iso: string): string {
     year: 'numeric',
   })
 }
+
+/** A date without a time, YYYY-MM-DD, the same in every zone. */
+export function date(plain: string): string {
+  return new Date(`${plain}T00:00:00Z`).toLocaleDateString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone: 'UTC',
+  })
+}

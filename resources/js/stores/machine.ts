@@ -145,6 +145,17 @@ export const useMachine = defineStore('machine', () => {
     )
   }
 
+  function leavePutBack(id: number, reason: string, owner: string, due: string) {
+    return write(`${machine()} leave ${id} ${reason} ${owner} ${due}`, (header) =>
+      answer(
+        api.POST('/api/v1/machines/{machine}/put-back/{putBack}/leave', {
+          params: { path: { machine: machine(), putBack: id }, header },
+          body: { reason, owner, due },
+        }),
+      ),
+    )
+  }
+
   return {
     view,
     reachable,
@@ -160,5 +171,6 @@ export const useMachine = defineStore('machine', () => {
     note,
     doubt,
     closePutBack,
+    leavePutBack,
   }
 })

@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import type { PutBackView, TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
 import { shownUnit } from '@/lib/reading'
-import { clock, day } from '@/lib/time'
+import { clock, date, day } from '@/lib/time'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 import EntryDialog from './EntryDialog.vue'
@@ -29,6 +29,7 @@ function title(entry: TapeEntry): string {
   if (entry.kind === 'note') return t('tape.note')
   if (entry.kind === 'put_back_closed') return t('tape.closed')
   if (entry.kind === 'put_back_opened') return t('tape.opened')
+  if (entry.kind === 'put_back_left') return t('tape.leftOut')
   if (entry.kind === 'override') return t('override.on')
   if (entry.kind === 'suspect') return t('tape.suspect', { at: '' }).trim()
   return entry.title
@@ -50,7 +51,9 @@ function figures(entry: TapeEntry): string {
 /** It has stood longer than it may. */
 function isOver(entry: PutBackView): boolean {
   return (
-    entry.limitMinutes !== null && now.value - new Date(entry.since).getTime() > entry.limitMinutes * 60_000
+    entry.left === '' &&
+    entry.limitMinutes !== null &&
+    now.value - new Date(entry.since).getTime() > entry.limitMinutes * 60_000
   )
 }
 
@@ -79,7 +82,9 @@ defineExpose({ openFirst })
           }}<small
             >{{ t('tape.since', { time: clock(entry.since) })
             }}<b v-if="isOver(entry)" class="over"> · {{ t('tape.over') }}</b></small
-          ></span
+          ><small v-if="entry.left">{{
+            t('tape.leftTo', { owner: entry.owner, due: date(entry.due) })
+          }}</small></span
         >
         <button v-if="mayClose(entry)" type="button" class="press small off" @click="closing = entry">
           {{ t('tape.closeIt') }}

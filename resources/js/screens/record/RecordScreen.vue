@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { answer, api, type RecordView, type TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
 import { shownUnit } from '@/lib/reading'
-import { clock, day, longDate } from '@/lib/time'
+import { clock, date, day, longDate } from '@/lib/time'
 
 /** What the owner reads: twelve answers, then the evidence, as it was read. */
 const props = defineProps<{ id: number }>()
@@ -37,6 +37,7 @@ function title(entry: TapeEntry): string {
   if (entry.kind === 'note') return t('tape.note')
   if (entry.kind === 'put_back_closed') return t('tape.closed')
   if (entry.kind === 'put_back_opened') return t('tape.opened')
+  if (entry.kind === 'put_back_left') return t('tape.leftOut')
   if (entry.kind === 'override') return t('override.on')
   if (entry.kind === 'suspect') return t('tape.suspect', { at: '' }).trim()
   return entry.title
@@ -103,7 +104,13 @@ function print() {
         <tbody>
           <tr v-for="entry in record.putBack" :key="entry.id">
             <td>{{ entry.what }}</td>
-            <td>{{ entry.closed ? entry.word : t('record.out') }}</td>
+            <td>
+              {{ entry.closed ? entry.word : t('record.out')
+              }}<template v-if="!entry.closed && entry.left"
+                >: {{ entry.left }},
+                {{ t('tape.leftTo', { owner: entry.owner, due: date(entry.due) }) }}</template
+              >
+            </td>
           </tr>
         </tbody>
       </table>

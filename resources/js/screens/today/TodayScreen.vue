@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { answer, api, type TodayMachine, type TodayView } from '@/api/client'
 import StartRod from '@/components/StartRod.vue'
 import StatusMark from '@/components/StatusMark.vue'
-import { clock, longDate } from '@/lib/time'
+import { clock, date, longDate } from '@/lib/time'
 
 const { t } = useI18n()
 const view = ref<TodayView | null>(null)
@@ -89,7 +89,11 @@ onMounted(load)
           :to="{ name: 'machine', params: { id: entry.machineId } }"
         >
           <span>{{ entry.what }}, {{ entry.machine }}</span>
-          <small>{{ t('tape.since', { time: clock(entry.since) }) }}</small>
+          <small>{{
+            entry.left
+              ? t('tape.leftTo', { owner: entry.owner, due: date(entry.due) })
+              : t('tape.since', { time: clock(entry.since) })
+          }}</small>
         </RouterLink>
       </aside>
     </template>

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Problems\Problem;
+use App\Models\Company;
+use App\Models\Entry;
+use App\Models\Machine;
+use App\Models\PutBack;
+use App\Models\PutBackClosing;
+use App\Models\PutBackLeft;
+use App\Support\Stamp;
+use Carbon\CarbonImmutable;
+
+/** Leaves an entry of the put-back list out on purpose, with a reason, an owner and a date. The last word counts. */
+final class LeavePutBack
+{
+    public function __construct(private readonly Tape $tape)
+    {
+    }
+
+    /**
+     * @param string $due a date, YYYY-MM-DD, today or later by the company's clock
+     * @throws Problem
+     */
+    public function leave(Machine $machine, PutBack $putBack, Stamp $stamp, string $reason, string $owner, string $due): Entry
+    {
+        $role = $stamp->person->role;
+        $own = $putBack->holder_id === $stamp->person->id;
+        if (! $role->may($own ? 'close_own_put_back' : 'close_any_put_back')) {
+            throw Problem::notYours();
+        }
+        $zone = Company::query()->whereKey($machine->company_id)->value('time_zone');
+        $today = CarbonImmutable::now(is_string($zone) ? $zone : 'UTC')->format('Y-m-d');
+        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $due);
+        if ($date === false || $date->format('Y-m-d') !== $due || $due < $today) {
+            throw Problem::field('due', $due, "a date from $today on, as YYYY-MM-DD");
+        }
+
+        return $this->tape->holding($machine, function (Machine $locked) use ($putBack, $stamp, $reason, $owner, $due): Entry {
+            if (PutBackClosing::query()->where('put_back_id', $putBack->id)->exists()) {
+                throw Problem::already('This entry was closed already.');
+            }
+            $entry = $this->tape->append($locked, 'put_back_left', $stamp);
+            PutBackLeft::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'put_back_id' => $putBack->id, 'reason' => $reason, 'owner' => $owner, 'due' => $due]);
+
+            return $entry;
+        });
+    }
+}

@@ -10,12 +10,35 @@ use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\PutBackClosing;
 use App\Support\Stamp;
+use IronStart\Core\Gate\PutBackKind;
+use IronStart\Core\Wording\Phrases;
 
-/** Closes an entry of the put-back list on a person's word. */
+/** Closes an entry of the put-back list on a person's word, or by a reading that proves it. */
 final class ClosePutBack
 {
-    public function __construct(private readonly Tape $tape)
+    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases)
     {
+    }
+
+    /**
+     * What a reading proves to be back needs nobody's word: with the doors on, no panel is off.
+     *
+     * @param mixed $raw the input of the check as it was given
+     */
+    public function byReading(Machine $locked, Stamp $stamp, string $check, mixed $raw): void
+    {
+        if ($check !== 'list.prestart') {
+            return;
+        }
+        $items = json_decode((string) json_encode($raw), true)['items'] ?? [];
+        if ((array_column($items, 'answer', 'id')['doors_on'] ?? '') !== 'yes') {
+            return;
+        }
+        $off = PutBack::query()->where('machine_id', $locked->id)->where('kind', PutBackKind::PanelOff->value)
+            ->whereNotExists(fn ($q) => $q->from('put_back_closings')->whereColumn('put_back_closings.put_back_id', 'put_backs.id'))->orderBy('id')->get();
+        foreach ($off as $panel) {
+            $this->append($locked, $panel, $stamp, $this->phrases->common('proved_back', PutBackKind::PanelOff->value));
+        }
     }
 
     /** @throws Problem */
@@ -31,10 +54,16 @@ final class ClosePutBack
             if (PutBackClosing::query()->where('put_back_id', $putBack->id)->exists()) {
                 throw Problem::already('This entry was closed already.');
             }
-            $entry = $this->tape->append($locked, 'put_back_closed', $stamp);
-            PutBackClosing::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'put_back_id' => $putBack->id, 'word' => $word]);
 
-            return $entry;
+            return $this->append($locked, $putBack, $stamp, $word);
         });
+    }
+
+    private function append(Machine $locked, PutBack $putBack, Stamp $stamp, string $word): Entry
+    {
+        $entry = $this->tape->append($locked, 'put_back_closed', $stamp);
+        PutBackClosing::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'put_back_id' => $putBack->id, 'word' => $word]);
+
+        return $entry;
     }
 }

@@ -27,6 +27,7 @@ final class RecordCheck
         private readonly Standings $standings,
         private readonly FillChecked $fillChecked,
         private readonly OpenPutBack $openPutBack,
+        private readonly ClosePutBack $closePutBack,
         private readonly ConnectionInterface $db,
     ) {
     }
@@ -58,6 +59,7 @@ final class RecordCheck
             if ($given->check === 'power.lockout' && $verdict->judgement->status->value === 'clear') {
                 $this->openPutBack->forLock($entry, $stamp, $input->text('lock_id'), $input->text('tag_name'));
             }
+            $this->closePutBack->byReading($locked, $stamp, $given->check, $raw);
 
             return $entry;
         });

@@ -47,6 +47,22 @@ final class PutBackTest extends FeatureTestCase
         $this->write($starter, "machines/$machine->id/put-back/$id/leave", $whole)->assertStatus(409);
     }
 
+    public function testWithTheDoorsOnNoPanelIsOff(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $machine = $this->machine($starter);
+        foreach (['supply side, for the wheel', 'gas section'] as $where) {
+            $this->write($starter, "machines/$machine->id/put-back", ['kind' => 'panel_off', 'where' => $where])->assertCreated();
+        }
+        $this->write($starter, "machines/$machine->id/put-back", ['kind' => 'damper_blocked', 'where' => 'outside air'])->assertCreated();
+        $closed = fn (TestResponse $answer): array => array_column($answer->assertCreated()->json('machine.putBack'), 'closed');
+        self::assertSame([false, false, false], $closed($this->record($starter, $machine, 'list.prestart', ['items' => [['id' => 'doors_on', 'answer' => 'no']]])));
+        $walked = $this->record($starter, $machine, 'list.prestart', ['items' => [['id' => 'doors_on', 'answer' => 'yes']]]);
+        self::assertSame([true, true, false], $closed($walked));
+        self::assertSame([7, 6, 5, 4, 3, 2, 1], array_column($walked->json('machine.tape'), 'at'));
+        $walked->assertJsonPath('machine.news', 7)->assertJsonPath('at', 5)->assertJsonPath('machine.tape.0.headline', 'Panel, door or guard off: gas section: on, by the pre-start list');
+    }
+
     public function testALockIsNeverOpenedByHandAndNothingWithoutAPlace(): void
     {
         $helper = $this->person(Role::Helper);

@@ -194,6 +194,9 @@ return [
         'done' => 'Answered.',
         'opened' => 'Opened by a lead against a stop: {sentence}',
     ],
+    'proved_back' => [
+        'panel_off' => 'on, by the pre-start list',
+    ],
     'put_back' => [
         'lock' => 'Lock and tag on',
         'detector' => 'Detector covered',

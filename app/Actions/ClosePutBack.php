@@ -35,9 +35,9 @@ final class ClosePutBack
             return;
         }
         $off = PutBack::query()->where('machine_id', $locked->id)->where('kind', PutBackKind::PanelOff->value)
-            ->whereNotExists(fn ($q) => $q->from('put_back_closings')->whereColumn('put_back_closings.put_back_id', 'put_backs.id'))->orderBy('id')->get();
-        foreach ($off as $panel) {
-            $this->append($locked, $panel, $stamp, $this->phrases->common('proved_back', PutBackKind::PanelOff->value));
+            ->whereNotExists(fn ($q) => $q->from('put_back_closings')->whereColumn('put_back_closings.put_back_id', 'put_backs.id'))->orderBy('id')->pluck('id');
+        foreach ($off as $id) {
+            $this->append($locked, (int) $id, $stamp, $this->phrases->common('proved_back', PutBackKind::PanelOff->value));
         }
     }
 
@@ -55,14 +55,14 @@ final class ClosePutBack
                 throw Problem::already('This entry was closed already.');
             }
 
-            return $this->append($locked, $putBack, $stamp, $word);
+            return $this->append($locked, $putBack->id, $stamp, $word);
         });
     }
 
-    private function append(Machine $locked, PutBack $putBack, Stamp $stamp, string $word): Entry
+    private function append(Machine $locked, int $putBackId, Stamp $stamp, string $word): Entry
     {
         $entry = $this->tape->append($locked, 'put_back_closed', $stamp);
-        PutBackClosing::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'put_back_id' => $putBack->id, 'word' => $word]);
+        PutBackClosing::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'put_back_id' => $putBackId, 'word' => $word]);
 
         return $entry;
     }

@@ -34,9 +34,7 @@ final class ClosePutBack
         if ((array_column($items, 'answer', 'id')['doors_on'] ?? '') !== 'yes') {
             return;
         }
-        $off = PutBack::query()->where('machine_id', $locked->id)->where('kind', PutBackKind::PanelOff->value)
-            ->whereNotExists(fn ($q) => $q->from('put_back_closings')->whereColumn('put_back_closings.put_back_id', 'put_backs.id'))->orderBy('id')->pluck('id');
-        foreach ($off as $id) {
+        foreach (PutBack::out($locked->id)->where('kind', PutBackKind::PanelOff->value)->orderBy('id')->pluck('id') as $id) {
             $this->append($locked, (int) $id, $stamp, $this->phrases->common('proved_back', PutBackKind::PanelOff->value));
         }
     }
@@ -44,14 +42,12 @@ final class ClosePutBack
     /** @throws Problem */
     public function close(Machine $machine, PutBack $putBack, Stamp $stamp, string $word): Entry
     {
-        $role = $stamp->person->role;
-        $own = $putBack->holder_id === $stamp->person->id;
-        if (! $role->may($own ? 'close_own_put_back' : 'close_any_put_back')) {
+        if (! $putBack->isSettledBy($stamp->person)) {
             throw Problem::notYours();
         }
 
         return $this->tape->holding($machine, function (Machine $locked) use ($putBack, $stamp, $word): Entry {
-            if (PutBackClosing::query()->where('put_back_id', $putBack->id)->exists()) {
+            if (! PutBack::out($locked->id)->whereKey($putBack->id)->exists()) {
                 throw Problem::already('This entry was closed already.');
             }
 

@@ -9,7 +9,6 @@ use App\Models\Company;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
-use App\Models\PutBackClosing;
 use App\Models\PutBackLeft;
 use App\Support\Stamp;
 use Carbon\CarbonImmutable;
@@ -27,9 +26,7 @@ final class LeavePutBack
      */
     public function leave(Machine $machine, PutBack $putBack, Stamp $stamp, string $reason, string $owner, string $due): Entry
     {
-        $role = $stamp->person->role;
-        $own = $putBack->holder_id === $stamp->person->id;
-        if (! $role->may($own ? 'close_own_put_back' : 'close_any_put_back')) {
+        if (! $putBack->isSettledBy($stamp->person)) {
             throw Problem::notYours();
         }
         $zone = Company::query()->whereKey($machine->company_id)->value('time_zone');
@@ -40,7 +37,7 @@ final class LeavePutBack
         }
 
         return $this->tape->holding($machine, function (Machine $locked) use ($putBack, $stamp, $reason, $owner, $due): Entry {
-            if (PutBackClosing::query()->where('put_back_id', $putBack->id)->exists()) {
+            if (! PutBack::out($locked->id)->whereKey($putBack->id)->exists()) {
                 throw Problem::already('This entry was closed already.');
             }
             $entry = $this->tape->append($locked, 'put_back_left', $stamp);

@@ -23,9 +23,7 @@ final class OpenPutBack
     public function forLock(Entry $entry, Stamp $stamp, string $lock, string $name): void
     {
         $what = "Lock $lock on, tag $name";
-        $there = PutBack::query()->where('machine_id', $entry->machine_id)->where('what', $what)
-            ->whereNotExists(fn ($q) => $q->from('put_back_closings')->whereColumn('put_back_closings.put_back_id', 'put_backs.id'))->exists();
-        if (! $there) {
+        if (! PutBack::out($entry->machine_id)->where('what', $what)->exists()) {
             $this->keep($entry, $stamp, PutBackKind::Lock, $what);
         }
     }

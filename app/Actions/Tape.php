@@ -17,7 +17,8 @@ final class Tape
     }
 
     /**
-     * Runs within one transaction that holds the machine, so that two people can't get the same place.
+     * Runs within one transaction that holds the machine, so that two people can't get the same place. The machine
+     * given learns the last place.
      *
      * @template T
      * @param \Closure(Machine): T $write given the machine as it stands, locked
@@ -29,7 +30,10 @@ final class Tape
             /** @var Machine $locked */
             $locked = Machine::query()->lockForUpdate()->findOrFail($machine->id);
 
-            return $write($locked);
+            $written = $write($locked);
+            $machine->last_at = $locked->last_at;
+
+            return $written;
         });
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
+
 /**
  * Something done to a building or machine that must be undone before leaving.
  *
@@ -26,4 +28,19 @@ final class PutBack extends OfCompany
     public $timestamps = false;
 
     protected $casts = ['shuts' => 'array'];
+
+    /** @return Builder<self> those of a machine that nobody has closed */
+    public static function out(int $machineId): Builder
+    {
+        $query = self::query()->where('machine_id', $machineId);
+        $query->whereNotExists(fn ($closed) => $closed->from('put_back_closings')->whereColumn('put_back_closings.put_back_id', 'put_backs.id'));
+
+        return $query;
+    }
+
+    /** Whoever put it on says what becomes of it, and for others those whose role has it. */
+    public function isSettledBy(User $person): bool
+    {
+        return $person->role->may($this->holder_id === $person->id ? 'close_own_put_back' : 'close_any_put_back');
+    }
 }

@@ -134,8 +134,6 @@ final class MachineController
 
     private function recorded(Machine $machine, Entry $entry, User $person): JsonResponse
     {
-        // What was recorded may have closed entries of the put-back list after it.
-        $machine->last_at = (int) Machine::query()->whereKey($machine->id)->value('last_at');
         $putBack = PutBack::query()->where('entry_id', $entry->id)->value('id');
 
         return Reply::with(new RecordedView($entry->at, is_int($putBack) ? $putBack : null, $this->screen->of($machine, $person)), 201);

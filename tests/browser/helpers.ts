@@ -63,6 +63,14 @@ export function verdict(page: Page): Locator {
   return page.locator('.verdict p')
 }
 
+/** What the five motors of RTU-1 and RTU-2 draw, in the order they are read. */
+export const AMPS = ['9.2', '9.3', '9.1', '9.1', '9.2', '9.0', '7.0', '7.1', '7.0', '1.2', '1.2']
+
+export async function readAmps(page: Page): Promise<void> {
+  const boxes = await page.locator('.load .figure').all()
+  for (const [i, amps] of AMPS.entries()) await boxes[i]?.fill(amps)
+}
+
 /** Presses Record and waits until the tape has one entry more. */
 export async function record(page: Page, name: string | RegExp = /^Record/): Promise<void> {
   const slips = page.locator('.slip')

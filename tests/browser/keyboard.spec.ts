@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
-import { BY_HAND, freshDemo, gate, POWER, RUN, verdict } from './helpers'
+import { AMPS, BY_HAND, freshDemo, gate, POWER, RUN, verdict } from './helpers'
 
 test.beforeAll(freshDemo)
 
@@ -127,7 +127,7 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await expect(page.getByRole('tab', { name: /^Running amps/ })).toHaveAttribute('aria-selected', 'true')
   await pick(page, group('Doors and panels on'), 'yes')
   await reach(page, page.locator('.load .figure').first())
-  for (const amps of ['9.2', '9.3', '9.1', '9.1', '9.2', '9.0', '7.0', '7.1', '7.0', '1.2', '1.2']) {
+  for (const amps of AMPS) {
     await page.keyboard.type(amps)
     await page.keyboard.press('Enter')
   }

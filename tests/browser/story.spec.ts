@@ -11,6 +11,7 @@ import {
   openMachine,
   openTab,
   POWER,
+  readAmps,
   record,
   RUN,
   seen,
@@ -94,21 +95,7 @@ test('RTU-2: from a reversed supply to a running machine and its record', async 
   await record(page)
 
   await openTab(page, 'Running amps')
-  const boxes = await page.locator('.load .figure').all()
-  for (const [i, amps] of [
-    '9.2',
-    '9.3',
-    '9.1',
-    '9.1',
-    '9.2',
-    '9.0',
-    '7.0',
-    '7.1',
-    '7.0',
-    '1.2',
-    '1.2',
-  ].entries())
-    await boxes[i]?.fill(amps)
+  await readAmps(page)
   await expect(page.getByText('Doors and panels on?')).toBeVisible()
   await choose(page, 'Doors and panels on', 'yes')
   await record(page)

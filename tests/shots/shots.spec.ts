@@ -1,5 +1,16 @@
 import { expect, test } from '@playwright/test'
-import { choose, freshDemo, gate, openMachine, openTab, RUN, seen, signIn, verdict } from '../browser/helpers'
+import {
+  choose,
+  freshDemo,
+  gate,
+  openMachine,
+  openTab,
+  readAmps,
+  RUN,
+  seen,
+  signIn,
+  verdict,
+} from '../browser/helpers'
 
 const FOLDER = 'docs/screenshots'
 test.beforeAll(freshDemo)
@@ -21,21 +32,7 @@ test('the pictures of the README', async ({ page }) => {
   await openMachine(page, 'RTU-1')
   await gate(page, RUN).getByRole('button').click()
   await openTab(page, 'Running amps')
-  const boxes = await page.locator('.load .figure').all()
-  for (const [i, amps] of [
-    '9.2',
-    '9.3',
-    '9.1',
-    '9.1',
-    '9.2',
-    '9.0',
-    '7.0',
-    '7.1',
-    '7.0',
-    '1.2',
-    '1.2',
-  ].entries())
-    await boxes[i]?.fill(amps)
+  await readAmps(page)
   await choose(page, 'Doors and panels on', 'yes')
   await expect(verdict(page)).toContainText('All 5 motors')
   await page.locator('.frame .body').evaluate((el) => (el.scrollTop = 0))

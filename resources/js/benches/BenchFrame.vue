@@ -6,6 +6,7 @@ import { Unreachable, type TapeEntry } from '@/api/client'
 import FoldLine from '@/components/FoldLine.vue'
 import VerdictLine from '@/components/VerdictLine.vue'
 import { useVerdict } from '@/composables/useVerdict'
+import { wordsOf } from '@/lib/failure'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 import { useCorrecting, type Part } from './common/parts'
@@ -140,8 +141,7 @@ async function record() {
     emit('clear')
     emit('recorded', kept)
   } catch (error) {
-    failure.value =
-      error instanceof Unreachable ? t('bench.away') : error instanceof Error ? error.message : String(error)
+    failure.value = error instanceof Unreachable ? t('bench.away') : wordsOf(error)
   }
 }
 

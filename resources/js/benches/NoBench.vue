@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { GateView } from '@/api/client'
 import VerdictLine from '@/components/VerdictLine.vue'
+import { wordsOf } from '@/lib/failure'
 import { TABS } from './tabs'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
@@ -22,7 +23,7 @@ async function keep() {
     await machine.note(props.gate.gate, text.value)
     text.value = ''
   } catch (error) {
-    failure.value = error instanceof Error ? error.message : String(error)
+    failure.value = wordsOf(error)
   }
 }
 </script>

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
+import { wordsOf } from '@/lib/failure'
 import { shownUnit } from '@/lib/reading'
 import { clock, day } from '@/lib/time'
 import { useMachine } from '@/stores/machine'
@@ -43,7 +44,7 @@ async function doubt() {
     await machine.doubt(entry.value.at, reason.value)
     entry.value = null
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
+    problem.value = wordsOf(error)
   }
 }
 

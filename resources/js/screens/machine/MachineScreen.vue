@@ -6,6 +6,7 @@ import type { TapeEntry } from '@/api/client'
 import BenchPage from '@/benches/BenchPage.vue'
 import { tabOf } from '@/benches/tabs'
 import { useKeys } from '@/composables/useKeys'
+import { wordsOf } from '@/lib/failure'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import FootLine from './FootLine.vue'
@@ -32,7 +33,7 @@ async function load() {
     await Promise.all([checks.load(), machine.load(props.id)])
     gate.value = machine.view?.current ?? 12
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
+    problem.value = wordsOf(error)
   }
 }
 onMounted(load)

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { PutBackView } from '@/api/client'
+import AskDialog from '@/components/AskDialog.vue'
 import { useMachine } from '@/stores/machine'
 
 /** Closes an entry of the put-back list on a person's word, or leaves it out with an owner and a date. */
@@ -9,7 +10,6 @@ const entry = defineModel<PutBackView | null>({ required: true })
 const { t } = useI18n()
 const machine = useMachine()
 const word = ref('')
-const problem = ref('')
 const leaving = ref(false)
 const owner = ref('')
 const due = ref('')
@@ -17,7 +17,6 @@ const open = computed({
   get: () => entry.value !== null,
   set: (on) => (entry.value = on ? entry.value : null),
 })
-
 const incomplete = computed(
   () => word.value.trim() === '' || (leaving.value && (owner.value.trim() === '' || due.value === '')),
 )
@@ -25,28 +24,25 @@ const incomplete = computed(
 watch(entry, () => {
   leaving.value = false
   word.value = owner.value = due.value = ''
-  problem.value = ''
 })
 
 async function send() {
   if (entry.value === null) return
-  try {
-    if (leaving.value) await machine.leavePutBack(entry.value.id, word.value, owner.value, due.value)
-    else await machine.closePutBack(entry.value.id, word.value)
-    entry.value = null
-  } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
-  }
+  if (leaving.value) await machine.leavePutBack(entry.value.id, word.value, owner.value, due.value)
+  else await machine.closePutBack(entry.value.id, word.value)
 }
 </script>
 
 <template>
-  <ElDialog
+  <AskDialog
     v-model="open"
     :title="t(leaving ? 'tape.leaveTitle' : 'tape.closeTitle')"
-    width="min(480px, 94vw)"
+    :submit="t(leaving ? 'tape.leaveIt' : 'tape.closeIt')"
+    :incomplete="incomplete"
+    :send="send"
+    forge
   >
-    <form v-if="entry" @submit.prevent="send">
+    <template v-if="entry">
       <p class="what">{{ entry.what }}</p>
       <label for="put-back-word">{{ t(leaving ? 'tape.leaveWhy' : 'tape.closeWord') }}</label>
       <ElInput id="put-back-word" v-model="word" maxlength="500" autofocus />
@@ -56,25 +52,16 @@ async function send() {
         <label for="put-back-due">{{ t('tape.leaveDue') }}</label>
         <input id="put-back-due" v-model="due" type="date" class="date" />
       </template>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <div class="foot">
-        <button type="button" class="press small" @click="open = false">{{ t('app.cancel') }}</button>
-        <button v-if="!leaving" type="button" class="press small" @click="leaving = true">
-          {{ t('tape.leaveIt') }}
-        </button>
-        <button type="submit" class="press small forge" :disabled="incomplete || machine.sending">
-          {{ t(leaving ? 'tape.leaveIt' : 'tape.closeIt') }}
-        </button>
-      </div>
-    </form>
-  </ElDialog>
+    </template>
+    <template #instead>
+      <button v-if="!leaving" type="button" class="press small" @click="leaving = true">
+        {{ t('tape.leaveIt') }}
+      </button>
+    </template>
+  </AskDialog>
 </template>
 
 <style scoped>
-form {
-  display: grid;
-  gap: 10px;
-}
 .what {
   font: 600 22px/1.2 var(--figures);
 }
@@ -83,13 +70,5 @@ form {
   padding: 0 10px;
   border: 2px solid var(--iron);
   background: var(--box);
-}
-.foot {
-  display: flex;
-  justify-content: flex-end;
-  gap: 8px;
-}
-.problem {
-  color: var(--stop);
 }
 </style>

@@ -4,6 +4,7 @@ import { useIntervalFn } from '@vueuse/core'
 import { useI18n } from 'vue-i18n'
 import type { PutBackView, TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
+import { useEntryTitle } from '@/composables/useEntryTitle'
 import { shownUnit } from '@/lib/reading'
 import { clock, date, day } from '@/lib/time'
 import { useMachine } from '@/stores/machine'
@@ -16,6 +17,7 @@ import PutBackDialog from './PutBackDialog.vue'
 defineEmits<{ correct: [entry: TapeEntry] }>()
 const NAG_MS = 15_000
 const { t } = useI18n()
+const title = useEntryTitle()
 const machine = useMachine()
 const session = useSession()
 const opened = ref<TapeEntry | null>(null)
@@ -23,17 +25,6 @@ const closing = ref<PutBackView | null>(null)
 const opening = ref(false)
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), NAG_MS)
-
-function title(entry: TapeEntry): string {
-  if (entry.kind === 'start') return t('tape.start')
-  if (entry.kind === 'note') return t('tape.note')
-  if (entry.kind === 'put_back_closed') return t('tape.closed')
-  if (entry.kind === 'put_back_opened') return t('tape.opened')
-  if (entry.kind === 'put_back_left') return t('tape.leftOut')
-  if (entry.kind === 'override') return t('override.on')
-  if (entry.kind === 'suspect') return t('tape.suspect', { at: '' }).trim()
-  return entry.title
-}
 
 function figures(entry: TapeEntry): string {
   // Only what was measured side by side; the rest the sentence tells.

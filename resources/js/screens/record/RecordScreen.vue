@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { answer, api, type RecordView, type TapeEntry } from '@/api/client'
+import { answer, api, type RecordView } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
+import { wordsOf } from '@/lib/failure'
+import { useEntryTitle } from '@/composables/useEntryTitle'
 import { shownUnit } from '@/lib/reading'
 import { clock, date, day, longDate } from '@/lib/time'
 
 /** What the owner reads: twelve answers, then the evidence, as it was read. */
 const props = defineProps<{ id: number }>()
 const { t } = useI18n()
+const title = useEntryTitle()
 const record = ref<RecordView | null>(null)
 const problem = ref('')
 
@@ -19,7 +22,7 @@ onMounted(async () => {
     )
     document.title = `${record.value.machine}, ${record.value.site}`
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
+    problem.value = wordsOf(error)
   }
 })
 
@@ -31,17 +34,6 @@ const summary = computed(() => {
   if (record.value.status === 'stop') return t('record.stopped')
   return open.value > 0 ? t('record.notDone', { count: open.value }) : t('record.all')
 })
-
-function title(entry: TapeEntry): string {
-  if (entry.kind === 'start') return t('tape.start')
-  if (entry.kind === 'note') return t('tape.note')
-  if (entry.kind === 'put_back_closed') return t('tape.closed')
-  if (entry.kind === 'put_back_opened') return t('tape.opened')
-  if (entry.kind === 'put_back_left') return t('tape.leftOut')
-  if (entry.kind === 'override') return t('override.on')
-  if (entry.kind === 'suspect') return t('tape.suspect', { at: '' }).trim()
-  return entry.title
-}
 
 /** Who and when the deciding verdict was. */
 function decided(check: string, subject: string): string {

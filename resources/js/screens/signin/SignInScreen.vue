@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { wordsOf } from '@/lib/failure'
 import { useRoute, useRouter } from 'vue-router'
 import { useSession } from '@/stores/session'
 
@@ -19,7 +20,7 @@ async function enter(how: () => Promise<void>) {
     const to = route.query.to
     await router.push(typeof to === 'string' && to.startsWith('/') ? to : { name: 'today' })
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
+    problem.value = wordsOf(error)
   }
 }
 </script>

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { answer, api, type TodayMachine, type TodayView } from '@/api/client'
 import StartRod from '@/components/StartRod.vue'
 import StatusMark from '@/components/StatusMark.vue'
+import { wordsOf } from '@/lib/failure'
 import { clock, date, longDate } from '@/lib/time'
 
 const { t } = useI18n()
@@ -16,7 +17,7 @@ async function load() {
   try {
     view.value = await answer(api.GET('/api/v1/today'))
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
+    problem.value = wordsOf(error)
   }
 }
 

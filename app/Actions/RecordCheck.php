@@ -48,11 +48,10 @@ final class RecordCheck
             $input = $this->bench->input($given->check, $raw);
             $verdict = $this->bench->judgeInput($given->check, $input, $units);
             $locked->setRelation('job', $machine->job);
-            $shut = $this->standings->ofOne($locked)->gates->judgement->values['shut']->value;
             $entry = $this->tape->append($locked, 'check', $stamp, [
                 'supersedes' => $given->supersedes,
                 'reason' => $given->reason,
-                'out_of_order' => Order::missing($given->check, $given->subject, is_array($shut) ? array_values(array_map(intval(...), $shut)) : []),
+                'out_of_order' => Order::missing($given->check, $given->subject, $this->standings->shutBefore($locked, $this->tape->place($locked, $stamp)->at)),
             ]);
             $this->keepVerdict($entry, $given, $raw, $verdict, $units);
             $this->keepReadings($entry, $given, $input);

@@ -17,6 +17,10 @@ namespace App\Models;
  * @property int|null $supersedes
  * @property list<int> $out_of_order
  * @property string $reason
+ * @property \Carbon\CarbonImmutable $placed_at where it stands in the machine's time
+ * @property int $correction_ms what was added to the device's time to get there
+ * @property int|null $about the entry it belongs to
+ * @property array<string, mixed> $details
  */
 final class Entry extends OfCompany
 {
@@ -25,11 +29,11 @@ final class Entry extends OfCompany
 
     protected $table = 'entries';
 
-    protected $fillable = ['machine_id', 'at', 'kind', 'user_id', 'device_id', 'device_at', 'recorded_at', 'supersedes', 'out_of_order', 'reason'];
+    protected $fillable = ['machine_id', 'at', 'kind', 'user_id', 'device_id', 'device_at', 'recorded_at', 'supersedes', 'out_of_order', 'reason', 'placed_at', 'correction_ms', 'about', 'details'];
 
     public $timestamps = false;
 
     protected $dateFormat = self::MOMENT;
 
-    protected $casts = ['device_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime', 'out_of_order' => 'array'];
+    protected $casts = ['device_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime', 'placed_at' => 'immutable_datetime', 'out_of_order' => 'array', 'details' => 'array'];
 }

@@ -18,6 +18,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $history
  * @property int $position
  * @property int $last_at
+ * @property string $record_id names the chain of its record
+ * @property int $chained_at the last entry in the chain
+ * @property string $digest of that entry
  * @property-read SiteJob $job
  * @property-read SheetVersion|null $sheet
  */

@@ -35,7 +35,7 @@ final class MachineScreen
         $rows = $this->tape->rows($machine->id);
         $doubts = $this->tape->doubts($machine->id);
         $putBack = $this->tape->putBack(new Collection([$machine]), false);
-        $standing = $this->standings->fromTape($machine, $rows, $doubts, $putBack);
+        $standing = $this->standings->fromTape($machine, $rows, $putBack);
         $entries = $this->tape->entries($machine->id, $rows, $doubts);
         $start = $rows->where('kind', 'start')->last();
 
@@ -78,6 +78,8 @@ final class MachineScreen
             $line->check,
             $line->subject,
             array_map(fn (array $m): MissingView => new MissingView($m['check'], $m['subject'], $m['todo']), $line->missing),
+            $line->flags,
+            $line->notes,
         ), $lines);
     }
 

@@ -26,7 +26,7 @@ final class RecordSheet
         $rows = $this->tape->rows($machine->id);
         $doubts = $this->tape->doubts($machine->id);
         $putBack = $this->tape->putBack(new Collection([$machine]), false);
-        $standing = $this->standings->fromTape($machine, $rows, $doubts, $putBack);
+        $standing = $this->standings->fromTape($machine, $rows, $putBack);
         $evidence = array_reverse($this->tape->entries($machine->id, $rows, $doubts));
 
         return new RecordView(

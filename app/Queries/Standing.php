@@ -13,13 +13,12 @@ final readonly class Standing
     /**
      * @param list<GateLine>        $lines
      * @param array<string, string> $putBack what is out, by its id
-     * @param array<string, array{headline: string, next: list<string>}> $said the last words of each check and subject
      */
     public function __construct(
         public Verdict $gates,
         public array $lines,
         public array $putBack,
-        public array $said,
+        public TapeState $tape,
     ) {
     }
 
@@ -44,7 +43,7 @@ final readonly class Standing
         }
         $line = $this->line($gate);
         if ($line->state === 'stopped') {
-            $next = $this->said["$line->check:$line->subject"]['next'] ?? [];
+            $next = $this->tape->said["$line->check:$line->subject"]['next'] ?? [];
 
             return $next[0] ?? $line->sentence;
         }

@@ -8,8 +8,8 @@ use App\Http\Schema\PutBackView;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
-use App\Models\RecordedVerdict;
 use App\Models\SheetVersion;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use IronStart\Core\Check\Bench;
 use IronStart\Core\Wording\GateSpeaker;
@@ -28,12 +28,7 @@ final class Standings
     public function of(Collection $machines): array
     {
         $ids = $machines->pluck('id')->all();
-        $verdicts = RecordedVerdict::query()->whereIn('machine_id', $ids)->orderBy('at')
-            ->selectRaw('machine_id, at, "check", subject, status, codes, said->>\'headline\' AS headline, said->\'next\' AS next')
-            ->toBase()->get()->groupBy('machine_id');
-        $marks = Entry::query()->whereIn('entries.machine_id', $ids)->whereIn('kind', ['suspect', 'override'])
-            ->leftJoin('suspect_marks', 'suspect_marks.entry_id', '=', 'entries.id')->leftJoin('overrides', 'overrides.entry_id', '=', 'entries.id')
-            ->toBase()->get(['entries.machine_id', 'entries.at', 'suspect_marks.target_at', 'overrides.gate', 'overrides.role', 'overrides.reason'])->groupBy('machine_id');
+        $rows = $this->rows($ids, null)->groupBy('machine_id');
         $putBacks = PutBack::query()->whereIn('put_backs.machine_id', $ids)
             ->leftJoin('put_back_closings', fn ($join) => $join->on('put_back_closings.company_id', '=', 'put_backs.company_id')->on('put_back_closings.put_back_id', '=', 'put_backs.id'))
             ->select(['put_backs.machine_id', 'put_backs.id', 'what', 'shuts', 'put_back_closings.id as closing'])
@@ -46,10 +41,8 @@ final class Standings
             $standings[$machine->id] = $this->judge(
                 $machine,
                 self::circuits($circuits[$machine->sheet_version_id] ?? null),
-                $verdicts[$machine->id] ?? collect(),
-                array_fill_keys(($marks[$machine->id] ?? collect())->pluck('target_at')->filter()->all(), true),
+                TapeState::from($rows[$machine->id] ?? []),
                 $putBacks[$machine->id] ?? collect(),
-                ($marks[$machine->id] ?? collect())->whereNotNull('gate'),
             );
         }
 
@@ -59,27 +52,14 @@ final class Standings
     /**
      * From a tape that is read already, without another query.
      *
-     * @param Collection<int, \stdClass> $rows
-     * @param Collection<int, \stdClass> $doubts
+     * @param Collection<int, \stdClass> $rows in the order of their places
      * @param list<PutBackView> $putBack
      */
-    public function fromTape(Machine $machine, Collection $rows, Collection $doubts, array $putBack): Standing
+    public function fromTape(Machine $machine, Collection $rows, array $putBack): Standing
     {
-        $verdicts = $rows->whereNotNull('check')->map(function (\stdClass $row): \stdClass {
-            $said = json_decode($row->said, true);
-
-            return (object) ['at' => $row->at, 'check' => $row->check, 'subject' => $row->subject, 'status' => $row->status, 'codes' => $row->codes, 'headline' => $said['headline'] ?? '', 'next' => json_encode($said['next'] ?? [])];
-        });
         $out = array_map(fn (PutBackView $v): \stdClass => (object) ['id' => $v->id, 'what' => $v->what, 'shuts' => json_encode($v->shuts), 'closing' => $v->closed ? 1 : null, 'is_left' => $v->left !== ''], $putBack);
 
-        return $this->judge(
-            $machine,
-            self::circuits(json_encode($machine->sheet->body['circuits'] ?? [])),
-            $verdicts,
-            array_fill_keys($doubts->pluck('target_at')->all(), true),
-            collect($out),
-            $rows->whereNotNull('gate')->where('kind', 'override'),
-        );
+        return $this->judge($machine, self::circuits(json_encode($machine->sheet->body['circuits'] ?? [])), TapeState::from($rows->whereIn('kind', TapeState::KINDS)), collect($out));
     }
 
     public function ofOne(Machine $machine): Standing
@@ -88,47 +68,72 @@ final class Standings
     }
 
     /**
-     * @param list<array{name: string, compressors: list<string>}> $circuits
-     * @param Collection<int, \stdClass> $verdicts
-     * @param array<int, true> $suspects
-     * @param Collection<int, \stdClass> $putBacks
-     * @param Collection<int, \stdClass> $overrides
+     * The gates that were shut when something was written that stands at this moment.
+     *
+     * @param int $moment milliseconds
+     * @return list<int>
      */
-    private function judge(Machine $machine, array $circuits, Collection $verdicts, array $suspects, Collection $putBacks, Collection $overrides): Standing
+    public function shutBefore(Machine $machine, int $moment): array
     {
-        $recorded = $said = $out = $list = [];
-        foreach ($verdicts as $row) {
-            $recorded[] = [
-                'check' => $row->check, 'subject' => $row->subject, 'status' => $row->status,
-                'codes' => json_decode($row->codes, true), 'at' => $row->at, 'suspect' => isset($suspects[$row->at]),
-            ];
-            if (! isset($suspects[$row->at])) {
-                $said["$row->check:$row->subject"] = ['headline' => (string) $row->headline, 'next' => (array) json_decode($row->next ?? '[]', true)];
-            }
-        }
+        $late = Entry::query()->where('machine_id', $machine->id)->where('placed_at', '>', self::moment($moment))->exists();
+        $standing = $late
+            ? $this->judge($machine, self::circuits(json_encode($machine->loadMissing('sheet')->sheet->body['circuits'] ?? [])), TapeState::from($this->rows([$machine->id], $moment)), collect())
+            : $this->ofOne($machine);
+        $shut = $standing->gates->judgement->values['shut']->value;
+
+        return is_array($shut) ? array_values(array_map(intval(...), $shut)) : [];
+    }
+
+    /**
+     * @param list<int> $machines
+     * @param int|null $until milliseconds: nothing that stands later
+     * @return Collection<int, \stdClass>
+     */
+    private function rows(array $machines, ?int $until): Collection
+    {
+        return Entry::query()->whereIn('entries.machine_id', $machines)->whereIn('entries.kind', TapeState::KINDS)
+            ->when($until !== null, fn ($query) => $query->where('placed_at', '<=', self::moment((int) $until)))
+            ->leftJoin('verdicts', 'verdicts.entry_id', '=', 'entries.id')
+            ->leftJoin('suspect_marks', 'suspect_marks.entry_id', '=', 'entries.id')
+            ->leftJoin('overrides', 'overrides.entry_id', '=', 'entries.id')
+            ->orderBy('entries.placed_at')->orderBy('entries.at')
+            ->select(['entries.machine_id', 'entries.at', 'entries.kind', 'entries.user_id', 'entries.about', 'entries.details', 'entries.reason', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'suspect_marks.target_at', 'overrides.gate', 'overrides.role'])
+            ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\' AS next')
+            ->toBase()->get();
+    }
+
+    private static function moment(int $milliseconds): string
+    {
+        return CarbonImmutable::createFromTimestampMsUTC($milliseconds)->format(Entry::MOMENT);
+    }
+
+    /**
+     * @param list<array{name: string, compressors: list<string>}> $circuits
+     * @param Collection<int, \stdClass> $putBacks
+     */
+    private function judge(Machine $machine, array $circuits, TapeState $state, Collection $putBacks): Standing
+    {
+        $out = $list = [];
         foreach ($putBacks as $row) {
             $list[] = ['id' => (string) $row->id, 'closed' => $row->closing !== null, 'explained' => (bool) $row->is_left, 'shuts' => json_decode($row->shuts, true)];
             if ($row->closing === null) {
                 $out[(string) $row->id] = $row->what;
             }
         }
-        $gates = $this->bench->judge('job.gates', self::input($machine, $circuits, $recorded, $list, self::opened($overrides)), 'us');
-        $headlines = array_map(fn (array $words): string => $words['headline'], $said);
+        $gates = $this->bench->judge('job.gates', self::input($machine, $circuits, $state, $list), 'us');
 
-        return new Standing($gates, $this->speaker->lines($gates->judgement, $headlines, $out), $out, $said);
+        return new Standing($gates, $this->speaker->lines($gates->judgement, $state->words($out)), $out, $state);
     }
 
     /**
      * @param list<array{name: string, compressors: list<string>}> $circuits
-     * @param list<array<string, mixed>> $recorded
      * @param list<array<string, mixed>> $putBack
-     * @param list<array<string, mixed>> $overrides
      * @return array<string, mixed>
      */
-    private static function input(Machine $machine, array $circuits, array $recorded, array $putBack, array $overrides): array
+    private static function input(Machine $machine, array $circuits, TapeState $state, array $putBack): array
     {
         $job = $machine->job;
-        $compressors = array_merge([], ...array_map(fn (array $c): array => $c['compressors'], $circuits));
+        $only = fn (string ...$names): \Closure => fn (array $row): array => array_intersect_key($row, array_flip($names));
 
         return array_filter([
             'job_type' => $job->type,
@@ -136,20 +141,15 @@ final class Standings
             'asked' => $job->asked,
             'facts' => $job->facts,
             'circuits' => array_map(fn (array $c): string => $c['name'], $circuits),
-            'compressors' => $compressors,
-            'recorded' => $recorded,
+            'compressors' => array_merge([], ...array_map(fn (array $c): array => $c['compressors'], $circuits)),
+            'recorded' => $state->recorded,
             'put_back' => $putBack,
-            'overrides' => $overrides,
-        ], fn (mixed $value): bool => $value !== []);
-    }
-
-    /**
-     * @param Collection<int, \stdClass> $rows
-     * @return list<array<string, mixed>>
-     */
-    private static function opened(Collection $rows): array
-    {
-        return array_values($rows->map(fn (\stdClass $row): array => ['gate' => $row->gate, 'role' => $row->role, 'reason' => $row->reason, 'at' => $row->at])->all());
+            'overrides' => $state->overrides,
+            'disabled' => array_values(array_map($only('subject', 'why', 'wire', 'who', 'at'), $state->disabled)),
+            'signatures' => array_values(array_map($only('role', 'at'), $state->signatures)),
+            'open_items' => $state->openItems(),
+            'supply_changed_at' => $state->supplyChangedAt,
+        ], fn (mixed $value): bool => $value !== [] && $value !== null);
     }
 
     /** @return list<array{name: string, compressors: list<string>}> */

@@ -23,7 +23,7 @@ final class TapeReader
     {
     }
 
-    /** @return Collection<int, \stdClass> entries with their verdict or note, rising */
+    /** @return Collection<int, \stdClass> entries with all they say, in the order of their places in time */
     public function rows(int $machineId): Collection
     {
         $same = fn (string $table) => fn ($join) => $join->on("$table.company_id", '=', 'entries.company_id')->on("$table.machine_id", '=', 'entries.machine_id')->on("$table.at", '=', 'entries.at');
@@ -37,12 +37,14 @@ final class TapeReader
             ->leftJoin('put_backs_left', $same('put_backs_left'))
             ->leftJoin('put_backs as kept', fn ($join) => $join->on('kept.company_id', '=', 'put_backs_left.company_id')->on('kept.id', '=', 'put_backs_left.put_back_id'))
             ->leftJoin('overrides', $same('overrides'))
+            ->leftJoin('suspect_marks', $same('suspect_marks'))
             ->leftJoin('put_backs as opened', fn ($join) => $join->on('opened.company_id', '=', 'entries.company_id')->on('opened.entry_id', '=', 'entries.id'))
-            ->orderBy('entries.at')
+            ->orderBy('entries.placed_at')->orderBy('entries.at')
+            ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\' AS next')
             ->toBase()
-            ->get(['entries.at', 'entries.kind', 'entries.user_id', 'users.name as who', 'entries.device_at', 'entries.recorded_at', 'entries.supersedes', 'entries.out_of_order', 'entries.reason',
+            ->addSelect(['entries.at', 'entries.kind', 'entries.user_id', 'users.name as who', 'entries.device_at', 'entries.recorded_at', 'entries.placed_at', 'entries.correction_ms', 'entries.about', 'entries.details', 'suspect_marks.target_at', 'entries.supersedes', 'entries.out_of_order', 'entries.reason',
                 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.marginal', 'verdicts.codes', 'verdicts.input', 'verdicts.said',
-                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened', 'kept.what as kept', 'put_backs_left.reason as left', 'put_backs_left.owner', 'put_backs_left.due', 'overrides.gate', 'overrides.role']);
+                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened', 'kept.what as kept', 'put_backs_left.reason as left', 'put_backs_left.owner', 'put_backs_left.due', 'overrides.gate', 'overrides.role'])->get();
     }
 
     /** @return Collection<int, \stdClass> */

@@ -113,6 +113,6 @@ final class TodayBoard
 
     private static function begun(Standing $standing): int
     {
-        return $standing->said === [] ? 0 : 1;
+        return $standing->tape->said === [] ? 0 : 1;
     }
 }

@@ -23,7 +23,11 @@ final class DeviceHeaders
             : throw Problem::field('X-Device', $device, 'at most 64 letters, digits, dots, dashes or underscores');
     }
 
-    /** @throws Problem when the device's time is not an ISO date-time with its zone */
+    /**
+     * X-Device-Time is when it was written and X-Device-Sent when it was sent, both by the device's own clock.
+     *
+     * @throws Problem when one of them is not an ISO date-time with its zone
+     */
     public static function stamp(Request $request): Stamp
     {
         $person = $request->user();
@@ -31,11 +35,20 @@ final class DeviceHeaders
             throw Problem::notSignedIn();
         }
         $now = CarbonImmutable::now();
-        $at = $request->header('X-Device-Time');
-        if ($at !== null && (! is_string($at) || preg_match(self::ISO, $at) !== 1)) {
-            throw Problem::field('X-Device-Time', $at, 'a date and time with its zone, such as 2026-05-04T09:30:00Z');
+
+        return new Stamp($person, self::device($request), self::moment($request, 'X-Device-Time') ?? $now, $now, self::moment($request, 'X-Device-Sent'));
+    }
+
+    private static function moment(Request $request, string $header): ?CarbonImmutable
+    {
+        $at = $request->header($header);
+        if ($at === null) {
+            return null;
+        }
+        if (! is_string($at) || preg_match(self::ISO, $at) !== 1) {
+            throw Problem::field($header, $at, 'a date and time with its zone, such as 2026-05-04T09:30:00Z');
         }
 
-        return new Stamp($person, self::device($request), $at === null ? $now : CarbonImmutable::parse($at), $now);
+        return CarbonImmutable::parse($at);
     }
 }

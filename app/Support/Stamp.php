@@ -7,7 +7,7 @@ namespace App\Support;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 
-/** Who wrote an entry, on what device, when by that device's clock and when it arrived. */
+/** Who wrote an entry, on what device, when by that device's clock, when by it the entry was sent, and when it arrived. */
 final readonly class Stamp
 {
     public function __construct(
@@ -15,6 +15,7 @@ final readonly class Stamp
         public string $device,
         public CarbonImmutable $deviceAt,
         public CarbonImmutable $arrivedAt,
+        public ?CarbonImmutable $sentAt = null,
     ) {
     }
 }

@@ -18,7 +18,7 @@ missing_packages() {
     local missing=() modules
     command -v php >/dev/null || missing+=("php$PHP_VERSION-cli")
     modules="$(php -m 2>/dev/null || true)"
-    for ext in intl mbstring pdo_pgsql curl dom; do
+    for ext in intl mbstring pdo_pgsql curl dom gd; do
         grep -qi "^$ext$" <<<"$modules" || case $ext in
             pdo_pgsql) missing+=("php$PHP_VERSION-pgsql") ;;
             dom) missing+=("php$PHP_VERSION-xml") ;;
@@ -34,6 +34,7 @@ missing_packages() {
     command -v curl >/dev/null || missing+=(curl)
     if [ "${1:-}" = browser ]; then
         command -v chromium >/dev/null || missing+=(chromium fonts-liberation)
+        command -v pdftotext >/dev/null || missing+=(poppler-utils)
     fi
     printf '%s\n' "${missing[@]}"
 }

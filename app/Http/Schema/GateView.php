@@ -7,11 +7,13 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** One of the twelve questions, as far as it is answered. */
-#[OA\Schema(required: ['gate', 'name', 'question', 'state', 'shut', 'sentence', 'check', 'subject', 'missing'])]
+#[OA\Schema(required: ['gate', 'name', 'question', 'state', 'shut', 'sentence', 'check', 'subject', 'missing', 'flags', 'notes'])]
 final readonly class GateView
 {
     /**
      * @param list<MissingView> $missing
+     * @param list<string> $flags
+     * @param list<string> $notes
      */
     public function __construct(
         #[OA\Property()]
@@ -32,6 +34,10 @@ final readonly class GateView
         public string $subject,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MissingView::class))]
         public array $missing,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $flags,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $notes,
     ) {
     }
 }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Wording;
 
+use IronStart\Core\Gate\Belonging;
 use IronStart\Core\Verdict\Judgement;
 
 /** Says the twelve gates: what decided, what is still to be done, what holds one shut. */
 final class GateSpeaker
 {
     private const SHOWN = 3;
+    private const LAST = 12;
+    private const FLAGS = ['watch', 'conditional', 'stale', 'out_of_order', 'overridden', 'override_refused', 'not_overridable'];
 
     private readonly Speaker $speaker;
 
@@ -20,11 +23,9 @@ final class GateSpeaker
 
     /**
      * @param Judgement $gates of job.gates
-     * @param array<string, string> $headlines what was said, by check and subject
-     * @param array<string, string> $putBack what is out, by the id of its entry
      * @return list<GateLine>
      */
-    public function lines(Judgement $gates, array $headlines, array $putBack): array
+    public function lines(Judgement $gates, GateWords $words): array
     {
         $lines = [];
         $shut = $this->list($gates, 'shut');
@@ -32,17 +33,19 @@ final class GateSpeaker
             $state = $this->value($gates, "state:$gate");
             $deciding = $this->value($gates, "deciding:$gate");
             [$check, $subject] = $deciding === '' ? ['', ''] : explode(':', $deciding, 2) + [1 => 'machine'];
-            $missing = array_map($this->missing(...), array_map(strval(...), $this->list($gates, "missing:$gate")));
+            $missing = array_map(fn (mixed $name): array => $this->missing((string) $name, $words), $this->list($gates, "missing:$gate"));
             $lines[] = new GateLine(
                 $gate,
                 $this->phrases->common('gate_names', (string) $gate),
                 $this->phrases->common('gates', (string) $gate),
                 $state,
                 in_array($gate, $shut, true),
-                $this->sentence($gates, $gate, $state, $headlines[$deciding] ?? '', $missing, $putBack),
+                $this->sentence($gates, $gate, $state, $words->headlines[$deciding] ?? '', $missing, $words->putBack),
                 $check,
                 $subject,
                 $missing,
+                self::flags($gates, $gate),
+                $this->notes($gates, $gate, $words),
             );
         }
 
@@ -52,8 +55,8 @@ final class GateSpeaker
     /**
      * Why the start is refused, one sentence a reason; empty when it is not.
      *
-     * @param list<GateLine>        $lines
-     * @param array<string, string> $putBack
+     * @param list<GateLine> $lines
+     * @param array<array-key, string> $putBack what is out, by the id of its entry
      * @return list<string>
      */
     public function whyShut(Judgement $gates, array $lines, array $putBack, int $gate): array
@@ -106,7 +109,7 @@ final class GateSpeaker
 
     /**
      * @param list<array{check: string, subject: string, todo: string}> $missing
-     * @param array<string, string> $putBack
+     * @param array<array-key, string> $putBack
      */
     private function sentence(Judgement $gates, int $gate, string $state, string $headline, array $missing, array $putBack): string
     {
@@ -138,6 +141,64 @@ final class GateSpeaker
         return $this->say('still_to_do', ['what' => implode($this->phrases->common('lists', 'comma'), $shown), 'more' => count($todo) - count($shown)]);
     }
 
+    /**
+     * What a gate is besides its state, one word each.
+     *
+     * @return list<string>
+     */
+    private static function flags(Judgement $gates, int $gate): array
+    {
+        $flags = [];
+        foreach ($gates->codes() as $code) {
+            [$word, $of] = explode(':', $code) + [1 => ''];
+            if ($of === (string) $gate && in_array($word, self::FLAGS, true)) {
+                $flags[$word] = $word;
+            }
+        }
+
+        return array_values($flags);
+    }
+
+    /**
+     * What the codes of a gate say besides its sentence.
+     *
+     * @return list<string>
+     */
+    private function notes(Judgement $gates, int $gate, GateWords $words): array
+    {
+        $notes = [];
+        foreach ($gates->codes() as $code) {
+            [$word, $of, $check, $subject] = explode(':', $code, 4) + [1 => '', 2 => '', 3 => 'machine'];
+            $mine = $of === (string) $gate;
+            $notes[] = match (true) {
+                $word === 'stale' && $mine => $this->say('stale', ['todo' => $this->todo($check, $subject)]),
+                $word === 'overridden' && $mine => $this->say('opened_against', ['sentence' => $words->headlines["$check:$subject"] ?? $this->todo($check, $subject)]),
+                in_array($word, ['override_refused', 'not_overridable', 'out_of_order'], true) && $mine => $this->say($word, []),
+                $word === 'conditional' && $mine => $this->condition($gate, $words),
+                $word === 'tag_incomplete' && $gate === self::LAST => $this->say('tag_incomplete', ['part' => self::part(substr($code, strlen('tag_incomplete:')))]),
+                $word === 'all_disabled' && $gate === self::LAST => $this->say('all_disabled', []),
+                default => '',
+            };
+        }
+
+        return array_values(array_unique(array_filter($notes, fn (string $note): bool => $note !== '')));
+    }
+
+    /** Why a gate is answered only on a condition. */
+    private function condition(int $gate, GateWords $words): string
+    {
+        $left = array_filter($words->deferred, fn (array $item): bool => $gate === self::LAST || in_array($gate, Belonging::gatesOf($item['check']), true));
+        $why = [...array_column($left, 'words'), ...$words->disabled];
+
+        return $why === [] ? $this->say('conditional_left', []) : $this->say('conditional', ['why' => implode($this->phrases->common('lists', 'semicolon'), $why)]);
+    }
+
+    /** "compressor B" of the subject compressor:B. */
+    private static function part(string $subject): string
+    {
+        return strtr($subject, [':' => ' ']);
+    }
+
     private function openNeeds(Judgement $gates, int $gate): string
     {
         $open = array_filter(self::needs($gate), fn (int $need): bool => ! in_array($this->value($gates, "state:$need"), ['answered', 'overridden', 'not_on_job'], true));
@@ -147,11 +208,16 @@ final class GateSpeaker
     }
 
     /** @return array{check: string, subject: string, todo: string} */
-    private function missing(string $name): array
+    private function missing(string $name, GateWords $words): array
     {
         [$checks, $subject] = explode(':', $name, 2) + [1 => 'machine'];
-        if (in_array($checks, ['put_back', 'open_item', 'signature'], true)) {
-            return ['check' => $checks, 'subject' => $subject, 'todo' => $this->phrases->common('todo', $checks === 'signature' ? "signature_$subject" : $checks)];
+        if ($checks === 'signature') {
+            return ['check' => $checks, 'subject' => $subject, 'todo' => $this->phrases->common('todo', "signature_$subject")];
+        }
+        if (in_array($checks, ['put_back', 'open_item'], true)) {
+            $what = ($checks === 'put_back' ? $words->putBack : $words->items)[$subject] ?? '';
+
+            return ['check' => $checks, 'subject' => $subject, 'todo' => $this->speaker->format($this->phrases->common('todo', $checks), ['what' => $what])];
         }
         $first = strstr($checks, '|', true) ?: $checks;
 

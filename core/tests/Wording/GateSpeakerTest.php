@@ -7,6 +7,7 @@ namespace IronStart\Core\Tests\Wording;
 use IronStart\Core\Core;
 use IronStart\Core\Wording\GateLine;
 use IronStart\Core\Wording\GateSpeaker;
+use IronStart\Core\Wording\GateWords;
 use IronStart\Core\Wording\Phrases;
 use PHPUnit\Framework\TestCase;
 
@@ -44,7 +45,7 @@ final class GateSpeakerTest extends TestCase
         $speaker = new GateSpeaker(Phrases::shipped());
         $all = array_map(fn (string $check): array => ['check' => $check, 'status' => 'clear', 'codes' => ['proved'], 'at' => 1], [...self::POWER, 'power.rotation']);
         $gates = fn (array $recorded, array $putBack = []) => Core::bench()->judge('job.gates', ['job_type' => 'rooftop', 'start_up_only' => true, 'recorded' => $recorded, 'put_back' => $putBack], 'us')->judgement;
-        $why = fn ($judged): array => $speaker->whyShut($judged, $speaker->lines($judged, [], ['3' => 'Lock 7 on']), ['3' => 'Lock 7 on'], 8);
+        $why = fn ($judged): array => $speaker->whyShut($judged, $speaker->lines($judged, new GateWords(putBack: ['3' => 'Lock 7 on'])), ['3' => 'Lock 7 on'], 8);
         self::assertSame([], $why($gates($all)));
         self::assertSame(['Held shut by the put-back list: Lock 7 on.'], $why($gates($all, [['id' => '3', 'shuts' => [8]]])));
         self::assertCount(2, $why($gates([], [['id' => '3', 'shuts' => [8]]])));
@@ -67,6 +68,6 @@ final class GateSpeakerTest extends TestCase
     {
         $gates = Core::bench()->judge('job.gates', ['job_type' => 'rooftop', 'start_up_only' => true, 'recorded' => $recorded], 'us')->judgement;
 
-        return (new GateSpeaker(Phrases::shipped()))->lines($gates, $headlines, []);
+        return (new GateSpeaker(Phrases::shipped()))->lines($gates, new GateWords($headlines));
     }
 }

@@ -374,6 +374,8 @@ export interface components {
             check: string;
             subject: string;
             missing: components["schemas"]["MissingView"][];
+            flags: string[];
+            notes: string[];
         };
         /** @description A measuring instrument, and whether its calibration is overdue. */
         InstrumentView: {

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use IronStart\Core\Wording\GateWords;
+
+/**
+ * What a machine's tape comes to: what was recorded, opened, put out of service, left to somebody, signed.
+ *
+ * Read from its entries in the order of their places in time; each one's rank in that order is the gates' `at`.
+ */
+final class TapeState
+{
+    /** The entries the gates look at. */
+    public const KINDS = ['check', 'suspect', 'override', 'part_disabled', 'part_enabled', 'item_opened', 'item_owned', 'item_done', 'signed', 'supply_work', 'reviewed', 'ready_asked', 'ready_answered'];
+
+    /** What a signature must come after: everything that says something of the machine. */
+    private const SAYS = ['check', 'override', 'part_disabled', 'part_enabled', 'item_opened', 'item_owned', 'item_done', 'supply_work', 'suspect'];
+
+    /** @var list<array<string, mixed>> as job.gates takes them */
+    public array $recorded = [];
+
+    /** @var list<array{gate: int, role: string, reason: string, at: int}> */
+    public array $overrides = [];
+
+    /** @var array<string, array{subject: string, what: string, why: string, wire: string, who: string, at: int, entry: int}> by subject, what is out of service */
+    public array $disabled = [];
+
+    /** @var array<string, array{role: string, at: int, entry: int}> the last of each role */
+    public array $signatures = [];
+
+    /** @var array<int, array{what: string, owner: string, due: string, check: string, subject: string, done: string}> by the entry that opened it */
+    public array $items = [];
+
+    public ?int $supplyChangedAt = null;
+
+    /** Rank of the last review, and of the last entry that says something of the machine. */
+    public int $reviewedAt = 0;
+
+    public int $lastSaid = 0;
+
+    /** @var array{entry: int, user: int, what: string}|null a question nobody has answered yet */
+    public ?array $asked = null;
+
+    /** @var array<string, array{headline: string, next: list<string>}> the last words of each check and subject */
+    public array $said = [];
+
+    /** @param iterable<\stdClass> $rows in the order of their places */
+    public static function from(iterable $rows): self
+    {
+        $state = new self();
+        $rows = is_array($rows) ? $rows : iterator_to_array($rows);
+        $suspects = [];
+        foreach ($rows as $row) {
+            if ($row->target_at !== null) {
+                $suspects[$row->target_at] = true;
+            }
+        }
+        $rank = 0;
+        foreach ($rows as $row) {
+            $state->take($row, ++$rank, isset($suspects[$row->at]));
+        }
+
+        return $state;
+    }
+
+    /** @return list<array<string, string>> as job.gates takes them: those nobody has done yet */
+    public function openItems(): array
+    {
+        $open = [];
+        foreach ($this->items as $id => $item) {
+            if ($item['done'] === '') {
+                $open[] = ['id' => (string) $id] + array_filter(array_diff_key($item, ['what' => 0, 'done' => 0]), fn (string $v): bool => $v !== '');
+            }
+        }
+
+        return $open;
+    }
+
+    /** @param array<array-key, string> $putBack what is out, by the id of its entry */
+    public function words(array $putBack): GateWords
+    {
+        $items = $deferred = [];
+        foreach ($this->items as $id => $item) {
+            if ($item['done'] !== '') {
+                continue;
+            }
+            $items[(string) $id] = $item['what'];
+            if ($item['check'] !== '' && $item['owner'] !== '' && $item['due'] !== '') {
+                $deferred[] = ['check' => $item['check'], 'words' => "{$item['what']} ({$item['owner']}, {$item['due']})"];
+            }
+        }
+
+        return new GateWords(
+            array_map(fn (array $words): string => $words['headline'], $this->said),
+            $putBack,
+            $items,
+            $deferred,
+            array_values(array_map(fn (array $part): string => "{$part['what']}: {$part['why']}", $this->disabled)),
+        );
+    }
+
+    private function take(\stdClass $row, int $rank, bool $suspect): void
+    {
+        if (in_array($row->kind, self::SAYS, true)) {
+            $this->lastSaid = $rank;
+        }
+        match ($row->kind) {
+            'check' => $this->check($row, $rank, $suspect),
+            'override' => $this->overrides[] = ['gate' => $row->gate, 'role' => $row->role, 'reason' => $row->reason, 'at' => $rank],
+            'supply_work' => $this->supplyChangedAt = $rank,
+            'reviewed' => $this->reviewedAt = $rank,
+            default => $this->other($row, $rank),
+        };
+    }
+
+    private function check(\stdClass $row, int $rank, bool $suspect): void
+    {
+        $this->recorded[] = ['check' => $row->check, 'subject' => $row->subject, 'status' => $row->status, 'codes' => json_decode($row->codes, true), 'at' => $rank, 'suspect' => $suspect];
+        if (! $suspect) {
+            $this->said["$row->check:$row->subject"] = ['headline' => (string) $row->headline, 'next' => (array) json_decode($row->next ?? '[]', true)];
+        }
+    }
+
+    private function other(\stdClass $row, int $rank): void
+    {
+        $details = json_decode($row->details ?? '{}', true);
+        $told = fn (string $name): string => is_string($details[$name] ?? null) ? $details[$name] : '';
+        match ($row->kind) {
+            'part_disabled' => $this->disabled[$told('subject')] = ['subject' => $told('subject'), 'what' => $told('what'), 'why' => $told('why'), 'wire' => $told('wire'), 'who' => $told('who'), 'at' => $rank, 'entry' => $row->at],
+            'part_enabled' => $this->enable($told('subject')),
+            'item_opened' => $this->items[$row->at] = ['what' => $told('what'), 'owner' => $told('owner'), 'due' => $told('due'), 'check' => $told('check'), 'subject' => $told('subject'), 'done' => ''],
+            'item_owned' => $this->change($row->about, ['owner' => $told('owner'), 'due' => $told('due')]),
+            'item_done' => $this->change($row->about, ['done' => $told('word')]),
+            'signed' => $this->signatures[$told('role')] = ['role' => $told('role'), 'at' => $rank, 'entry' => $row->at],
+            'ready_asked' => $this->asked = ['entry' => $row->at, 'user' => $row->user_id, 'what' => $told('what')],
+            'ready_answered' => $this->asked = null,
+            default => null,
+        };
+    }
+
+    private function enable(string $subject): void
+    {
+        unset($this->disabled[$subject]);
+    }
+
+    /** @param array<string, string> $to */
+    private function change(?int $item, array $to): void
+    {
+        if ($item !== null && isset($this->items[$item])) {
+            $this->items[$item] = array_merge($this->items[$item], $to);
+        }
+    }
+}

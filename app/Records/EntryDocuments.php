@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\ConnectionInterface;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
+
+/** Writes out what an entry of a tape says, all of it, as the document that is chained and exported. */
+final class EntryDocuments
+{
+    /** Whole numbers beyond this can't be told apart in JSON: they are written as text. */
+    private const EXACT = 9_007_199_254_740_992;
+
+    private const READINGS = <<<'SQL'
+        (SELECT jsonb_agg(jsonb_build_object('path', r.path, 'kind', r.kind, 'value_read', r.value_read, 'unit_read', r.unit_read, 'value', r.value, 'unit', r.unit) ORDER BY r.id)
+        FROM readings r WHERE r.company_id = entries.company_id AND r.machine_id = entries.machine_id AND r.at = entries.at) AS readings
+        SQL;
+
+    public function __construct(private readonly ConnectionInterface $db)
+    {
+    }
+
+    /**
+     * Rising, from the entry after this one on.
+     *
+     * @return list<array{entry: int, document: array<string, mixed>}>
+     */
+    public function after(int $companyId, int $machineId, int $at): array
+    {
+        $rows = $this->rows($companyId, $machineId)->where('entries.at', '>', $at)->orderBy('entries.at')->get()->all();
+
+        return array_map(fn (\stdClass $row): array => ['entry' => $row->id, 'document' => self::document($row)], array_values($rows));
+    }
+
+    private function rows(int $companyId, int $machineId): Builder
+    {
+        $same = fn (string $table): \Closure => fn (JoinClause $join) => $join->on("$table.company_id", '=', 'entries.company_id')->on("$table.machine_id", '=', 'entries.machine_id')->on("$table.at", '=', 'entries.at');
+
+        return $this->db->table('entries')->where('entries.company_id', $companyId)->where('entries.machine_id', $machineId)
+            ->join('users', 'users.id', '=', 'entries.user_id')
+            ->leftJoin('verdicts', $same('verdicts'))
+            ->leftJoin('notes', $same('notes'))
+            ->leftJoin('overrides', $same('overrides'))
+            ->leftJoin('suspect_marks', $same('suspect_marks'))
+            ->leftJoin('put_backs', $same('put_backs'))
+            ->leftJoin('put_back_closings as closings', $same('closings'))
+            ->leftJoin('put_backs_left as lefts', $same('lefts'))
+            ->select([
+                'entries.id', 'entries.at', 'entries.kind', 'users.name as who', 'users.role as who_is', 'entries.device_id', 'entries.device_at', 'entries.recorded_at', 'entries.placed_at', 'entries.correction_ms',
+                'entries.supersedes', 'entries.out_of_order', 'entries.reason', 'entries.about', 'entries.details',
+                'verdicts.check', 'verdicts.check_version', 'verdicts.subject', 'verdicts.status', 'verdicts.marginal', 'verdicts.codes', 'verdicts.units', 'verdicts.input', 'verdicts.said',
+                'notes.text as note', 'notes.gate as note_gate', 'overrides.gate', 'suspect_marks.target_at',
+                'put_backs.id as put_back', 'put_backs.kind as put_back_kind', 'put_backs.what', 'put_backs.shuts', 'put_backs.limit_minutes',
+                'closings.put_back_id as closed', 'closings.word', 'lefts.put_back_id as left_out', 'lefts.reason as left_reason', 'lefts.owner', 'lefts.due',
+            ])->selectRaw(self::READINGS);
+    }
+
+    /** @return array<string, mixed> */
+    private static function document(\stdClass $row): array
+    {
+        $document = [
+            'at' => $row->at,
+            'kind' => $row->kind,
+            'who' => ['name' => $row->who, 'role' => $row->who_is],
+            'device' => $row->device_id,
+            'device_at' => self::moment($row->device_at),
+            'recorded_at' => self::moment($row->recorded_at),
+            'placed_at' => self::moment($row->placed_at),
+            'correction_ms' => $row->correction_ms,
+        ];
+        $document += array_filter(['supersedes' => $row->supersedes, 'about' => $row->about, 'reason' => $row->reason], fn (mixed $v): bool => $v !== null && $v !== '');
+        $document += array_filter(['out_of_order' => self::read($row->out_of_order), 'details' => self::read($row->details)], fn (mixed $v): bool => $v !== [] && (array) $v !== []);
+        $document += match ($row->kind) {
+            'check' => self::check($row),
+            'note' => ['note' => ['text' => $row->note, 'gate' => $row->note_gate]],
+            'override' => ['override' => ['gate' => $row->gate]],
+            'suspect' => ['suspect' => ['target' => $row->target_at]],
+            'put_back_closed' => ['put_back' => ['id' => $row->closed, 'word' => $row->word]],
+            'put_back_left' => ['put_back' => ['id' => $row->left_out, 'reason' => $row->left_reason, 'owner' => $row->owner, 'due' => $row->due]],
+            default => [],
+        };
+        if ($row->put_back !== null) {
+            $document['put_back'] = ['id' => $row->put_back, 'kind' => $row->put_back_kind, 'what' => $row->what, 'shuts' => self::read($row->shuts), 'limit_minutes' => $row->limit_minutes];
+        }
+
+        return $document;
+    }
+
+    /** @return array<string, mixed> */
+    private static function check(\stdClass $row): array
+    {
+        return [
+            'check' => [
+                'name' => $row->check, 'version' => $row->check_version, 'subject' => $row->subject, 'status' => $row->status, 'marginal' => $row->marginal,
+                'codes' => self::read($row->codes), 'units' => $row->units, 'input' => self::read($row->input), 'said' => self::read($row->said),
+            ],
+            'readings' => self::read($row->readings ?? '[]'),
+        ];
+    }
+
+    private static function read(?string $json): mixed
+    {
+        return self::exact(json_decode($json ?? 'null', false, 512, JSON_THROW_ON_ERROR | JSON_BIGINT_AS_STRING));
+    }
+
+    private static function exact(mixed $value): mixed
+    {
+        return match (true) {
+            is_int($value) && abs($value) > self::EXACT => (string) $value,
+            is_array($value) => array_map(self::exact(...), $value),
+            $value instanceof \stdClass => (object) array_map(self::exact(...), (array) $value),
+            default => $value,
+        };
+    }
+
+    private static function moment(string $time): string
+    {
+        return CarbonImmutable::parse($time)->utc()->format('Y-m-d\TH:i:s.v\Z');
+    }
+}

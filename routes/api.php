@@ -2,8 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ClockController;
+use App\Http\Controllers\CrewController;
+use App\Http\Controllers\HandoverController;
+use App\Http\Controllers\InstrumentController;
+use App\Http\Controllers\JobController;
 use App\Http\Controllers\JudgeController;
 use App\Http\Controllers\MachineController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\TodayController;
@@ -28,7 +34,12 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('machines/{machine}/record.json', [RecordController::class, 'file'])->whereNumber('machine');
     Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings'])->whereNumber('machine');
 
-    Route::middleware(Once::class)->whereNumber(['machine', 'putBack'])->group(function (): void {
+    Route::get('machines/{machine}/photos/{at}', [PhotoController::class, 'show'])->whereNumber(['machine', 'at']);
+    Route::get('clocks', [ClockController::class, 'index']);
+    Route::get('clocks.ics', [ClockController::class, 'calendar']);
+    Route::get('instruments', [InstrumentController::class, 'index']);
+
+    Route::middleware(Once::class)->whereNumber(['machine', 'putBack', 'clock', 'item', 'asked', 'instrument'])->group(function (): void {
         Route::post('machines/{machine}/checks/{check}', [MachineController::class, 'record'])->middleware('role:record');
         Route::post('machines/{machine}/notes', [MachineController::class, 'note'])->middleware('role:record');
         Route::post('machines/{machine}/suspects', [MachineController::class, 'suspect'])->middleware('role:doubt_own');
@@ -37,5 +48,21 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/put-back', [MachineController::class, 'openPutBack'])->middleware('role:record');
         Route::post('machines/{machine}/put-back/{putBack}/leave', [MachineController::class, 'leavePutBack'])->middleware('role:close_own_put_back');
         Route::post('machines/{machine}/put-back/{putBack}/close', [MachineController::class, 'closePutBack'])->middleware('role:close_own_put_back');
+        Route::post('machines/{machine}/clocks', [CrewController::class, 'startClock'])->middleware('role:record');
+        Route::post('machines/{machine}/clocks/{clock}/stop', [CrewController::class, 'stopClock'])->middleware('role:record');
+        Route::post('machines/{machine}/items', [CrewController::class, 'openItem'])->middleware('role:record');
+        Route::post('machines/{machine}/items/{item}/own', [CrewController::class, 'ownItem'])->middleware('role:record');
+        Route::post('machines/{machine}/items/{item}/done', [CrewController::class, 'finishItem'])->middleware('role:record');
+        Route::post('machines/{machine}/ready', [CrewController::class, 'askReady'])->middleware('role:record');
+        Route::post('machines/{machine}/ready/{asked}', [CrewController::class, 'answerReady'])->middleware('role:record');
+        Route::post('machines/{machine}/facts', [JobController::class, 'fact'])->middleware('role:facts');
+        Route::post('machines/{machine}/supply-work', [JobController::class, 'supplyWork'])->middleware('role:record');
+        Route::post('machines/{machine}/parts-out', [JobController::class, 'partOut'])->middleware('role:disable');
+        Route::post('machines/{machine}/parts-back', [JobController::class, 'partBack'])->middleware('role:disable');
+        Route::post('machines/{machine}/photos', [PhotoController::class, 'add'])->middleware('role:record');
+        Route::post('machines/{machine}/reviews', [HandoverController::class, 'review'])->middleware('role:review');
+        Route::post('machines/{machine}/signatures', [HandoverController::class, 'sign'])->middleware('role:record');
+        Route::post('instruments', [InstrumentController::class, 'store'])->middleware('role:instruments');
+        Route::post('instruments/{instrument}', [InstrumentController::class, 'update'])->middleware('role:instruments');
     });
 });

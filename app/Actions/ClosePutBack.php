@@ -9,6 +9,7 @@ use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\PutBackClosing;
+use App\Queries\Theirs;
 use App\Support\Stamp;
 use IronStart\Core\Gate\PutBackKind;
 use IronStart\Core\Wording\Phrases;
@@ -16,7 +17,7 @@ use IronStart\Core\Wording\Phrases;
 /** Closes an entry of the put-back list on a person's word, or by a reading that proves it. */
 final class ClosePutBack
 {
-    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases)
+    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases, private readonly Theirs $theirs)
     {
     }
 
@@ -48,7 +49,7 @@ final class ClosePutBack
 
         return $this->tape->holding($machine, function (Machine $locked) use ($putBack, $stamp, $word): Entry {
             if (! PutBack::out($locked->id)->whereKey($putBack->id)->exists()) {
-                throw Problem::already('This entry was closed already.');
+                throw Problem::already('This entry was closed already.', $this->theirs->last($locked->id, 'put_back_closed', fn ($q) => $q->whereIn('id', fn ($own) => $own->from('put_back_closings')->where('put_back_id', $putBack->id)->select('entry_id'))) + ['yours' => ['words' => $word]]);
             }
 
             return $this->append($locked, $putBack->id, $stamp, $word);

@@ -10,13 +10,14 @@ use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\PutBackLeft;
+use App\Queries\Theirs;
 use App\Support\Stamp;
 use Carbon\CarbonImmutable;
 
 /** Leaves an entry of the put-back list out on purpose, with a reason, an owner and a date. The last word counts. */
 final class LeavePutBack
 {
-    public function __construct(private readonly Tape $tape)
+    public function __construct(private readonly Tape $tape, private readonly Theirs $theirs)
     {
     }
 
@@ -38,7 +39,7 @@ final class LeavePutBack
 
         return $this->tape->holding($machine, function (Machine $locked) use ($putBack, $stamp, $reason, $owner, $due): Entry {
             if (! PutBack::out($locked->id)->whereKey($putBack->id)->exists()) {
-                throw Problem::already('This entry was closed already.');
+                throw Problem::already('This entry was closed already.', $this->theirs->last($locked->id, 'put_back_closed', fn ($q) => $q->whereIn('id', fn ($own) => $own->from('put_back_closings')->where('put_back_id', $putBack->id)->select('entry_id'))) + ['yours' => ['words' => $reason]]);
             }
             $entry = $this->tape->append($locked, 'put_back_left', $stamp);
             PutBackLeft::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'put_back_id' => $putBack->id, 'reason' => $reason, 'owner' => $owner, 'due' => $due]);

@@ -9,6 +9,7 @@ use App\Models\Entry;
 use App\Models\GateOverride;
 use App\Models\Machine;
 use App\Queries\Standings;
+use App\Queries\Theirs;
 use App\Support\Stamp;
 
 /** A lead opens a gate against a stop, with a reason. Some stops nobody may work against. */
@@ -17,7 +18,7 @@ final class OpenGate
     private const RUN = 8;
     private const REASON_LENGTH = 10;
 
-    public function __construct(private readonly Tape $tape, private readonly Standings $standings)
+    public function __construct(private readonly Tape $tape, private readonly Standings $standings, private readonly Theirs $theirs)
     {
     }
 
@@ -37,7 +38,10 @@ final class OpenGate
                 throw Problem::other(409, 'Nobody may work against this stop: ' . $standing->line($gate)->sentence);
             }
             if (array_filter($codes, fn (string $code): bool => str_starts_with($code, "stopped:$gate:")) === []) {
-                throw Problem::other(409, 'Nothing stops this question: there is nothing to be opened against.');
+                $opened = $this->theirs->last($locked->id, 'override', fn ($q) => $q->whereIn('id', fn ($own) => $own->from('overrides')->where('machine_id', $locked->id)->where('gate', $gate)->select('entry_id')));
+                throw $opened === []
+                    ? Problem::other(409, 'Nothing stops this question: there is nothing to be opened against.')
+                    : Problem::already('This question is open already.', $opened + ['yours' => ['words' => $reason]]);
             }
             $entry = $this->tape->append($locked, 'override', $stamp, ['reason' => $reason]);
             GateOverride::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'gate' => $gate, 'role' => $stamp->person->role->value, 'reason' => $reason]);

@@ -10,6 +10,7 @@ use App\Models\Machine;
 use App\Models\StartPress;
 use App\Queries\Standings;
 use App\Support\Stamp;
+use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\Wording\GateSpeaker;
 
 /** "Starting it now": refused while Run is shut, with the reason. */
@@ -17,7 +18,7 @@ final class PressStart
 {
     private const RUN = 8;
 
-    public function __construct(private readonly Tape $tape, private readonly Standings $standings, private readonly GateSpeaker $speaker)
+    public function __construct(private readonly Tape $tape, private readonly Standings $standings, private readonly GateSpeaker $speaker, private readonly RunClock $clock)
     {
     }
 
@@ -33,6 +34,7 @@ final class PressStart
             }
             $entry = $this->tape->append($locked, 'start', $stamp);
             StartPress::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at]);
+            $this->clock->begin($locked, $stamp, ClockKind::Stabilise, null, $entry->at);
 
             return $entry;
         });

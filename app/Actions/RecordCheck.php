@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Http\Problems\Problem;
 use App\Models\Entry;
+use App\Models\Instrument;
 use App\Models\Machine;
 use App\Models\RecordedVerdict;
 use App\Queries\Standings;
@@ -13,6 +14,7 @@ use App\Support\Stamp;
 use Illuminate\Database\ConnectionInterface;
 use IronStart\Core\Check\Bench;
 use IronStart\Core\Check\Input;
+use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\Gate\Order;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Finding;
@@ -28,6 +30,7 @@ final class RecordCheck
         private readonly FillChecked $fillChecked,
         private readonly OpenPutBack $openPutBack,
         private readonly ClosePutBack $closePutBack,
+        private readonly RunClock $clock,
         private readonly ConnectionInterface $db,
     ) {
     }
@@ -51,6 +54,7 @@ final class RecordCheck
             $entry = $this->tape->append($locked, 'check', $stamp, [
                 'supersedes' => $given->supersedes,
                 'reason' => $given->reason,
+                'details' => $this->instrument($given->instrumentId, $stamp),
                 'out_of_order' => Order::missing($given->check, $given->subject, $this->standings->shutBefore($locked, $this->tape->place($locked, $stamp)->at)),
             ]);
             $this->keepVerdict($entry, $given, $raw, $verdict, $units);
@@ -58,10 +62,31 @@ final class RecordCheck
             if ($given->check === 'power.lockout' && $verdict->judgement->status->value === 'clear') {
                 $this->openPutBack->forLock($entry, $stamp, $input->text('lock_id'), $input->text('tag_name'));
             }
+            $clock = ClockKind::of($given->check);
+            $wait = ClockKind::wait($verdict->judgement);
+            if ($clock !== null && $wait !== null) {
+                $this->clock->begin($locked, $stamp, $clock, $wait, $entry->at);
+            }
             $this->closePutBack->byReading($locked, $stamp, $given->check, $raw);
 
             return $entry;
         });
+    }
+
+    /**
+     * The instrument as it was that day, with whether its calibration was overdue.
+     *
+     * @return array<string, mixed>
+     */
+    private function instrument(?int $id, Stamp $stamp): array
+    {
+        $tool = $id === null ? null : Instrument::query()->find($id);
+
+        return $tool === null ? [] : ['instrument' => [
+            'name' => $tool->name, 'kind' => $tool->kind, 'serial' => $tool->serial, 'accuracy' => $tool->accuracy,
+            'calibration_due' => $tool->calibration_due?->toDateString() ?? '',
+            'overdue' => $tool->isOverdue($stamp->arrivedAt),
+        ]];
     }
 
     private function keepVerdict(Entry $entry, RecordedInput $given, mixed $raw, Verdict $verdict, string $units): void

@@ -9,13 +9,19 @@ namespace App\Models;
  * @property string $name
  * @property string $kind
  * @property string $serial
+ * @property string $accuracy as its maker states it, such as ±0.5 %
  * @property \Carbon\CarbonImmutable|null $calibration_due
  */
 final class Instrument extends OfCompany
 {
     protected $table = 'instruments';
 
-    protected $fillable = ['name', 'kind', 'serial', 'calibration_due'];
+    protected $fillable = ['name', 'kind', 'serial', 'accuracy', 'calibration_due'];
 
     protected $casts = ['calibration_due' => 'immutable_date'];
+
+    public function isOverdue(\Carbon\CarbonImmutable $day): bool
+    {
+        return $this->calibration_due?->isBefore($day->startOfDay()) ?? false;
+    }
 }

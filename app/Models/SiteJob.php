@@ -29,7 +29,7 @@ final class SiteJob extends OfCompany
 
     protected $fillable = ['site_id', 'title', 'type', 'start_up_only', 'facts', 'asked', 'starts_on', 'ends_on'];
 
-    protected $casts = ['facts' => 'array', 'asked' => 'array'., 'start_up_only' => 'bool', 'starts_on' => 'immutable_date', 'ends_on' => 'immutable_date'];
+    protected $casts = ['facts' => 'array', 'asked' => 'array', 'start_up_only' => 'bool', 'starts_on' => 'immutable_date', 'ends_on' => 'immutable_date'];
 
     /** @return BelongsTo<Site, $this> */
     public function site(): BelongsTo

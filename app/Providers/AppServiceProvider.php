@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Models\Machine;
 use App\Models\User;
 use App\Records\CompanyKeys;
+use App\Records\PhotoStore;
 use App\Support\CurrentCompany;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Route;
@@ -27,6 +28,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Speaker::class, fn (): Speaker => new Speaker($this->app->make(Phrases::class)));
         $this->app->singleton(Bench::class, fn (): Bench => new Bench(new Registry(), $this->app->make(Speaker::class)));
         $this->app->singleton(CompanyKeys::class, fn (): CompanyKeys => new CompanyKeys(config('iron.keys')));
+        $this->app->singleton(PhotoStore::class, fn (): PhotoStore => new PhotoStore(config('iron.photos')));
         $this->app->singleton(GateSpeaker::class, fn (): GateSpeaker => new GateSpeaker($this->app->make(Phrases::class)));
     }
 

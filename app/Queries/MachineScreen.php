@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Http\Schema\GateView;
-use App\Http\Schema\InstrumentView;
 use App\Http\Schema\MachineView;
 use App\Http\Schema\MissingView;
-use App\Models\Instrument;
+use App\Http\Schema\ReadyView;
 use App\Models\Machine;
 use App\Models\User;
-use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use IronStart\Core\Wording\GateLine;
 use IronStart\Core\Wording\GateSpeaker;
@@ -26,6 +24,8 @@ final class MachineScreen
         private readonly TapeReader $tape,
         private readonly GateSpeaker $speaker,
         private readonly Prefill $prefill,
+        private readonly InstrumentShelf $shelf,
+        private readonly JobParts $parts,
     ) {
     }
 
@@ -57,9 +57,22 @@ final class MachineScreen
             startRefused: $this->speaker->whyShut($standing->gates->judgement, $standing->lines, $standing->putBack, self::RUN),
             startedAt: $start === null ? null : (int) $start->at,
             prefill: (object) $this->prefill->of($machine, $reader, $entries),
-            instruments: self::instruments(),
+            instruments: $this->shelf->all(),
             news: $machine->last_at,
+            items: JobParts::items($standing->tape),
+            parts: Standings::parts($machine),
+            partsOut: JobParts::out($standing->tape),
+            facts: $this->parts->facts($machine->job),
+            ready: self::ready($rows, $standing->tape),
+            signOff: SignOffs::of($rows, $standing->tape),
+            digest: $machine->digest,
         );
+    }
+
+    /** @param \Illuminate\Support\Collection<int, \stdClass> $rows */
+    private static function ready(\Illuminate\Support\Collection $rows, TapeState $state): ?ReadyView
+    {
+        return $state->asked === null ? null : new ReadyView($state->asked['entry'], $rows->firstWhere('at', $state->asked['entry'])->who ?? '', $state->asked['user'], $state->asked['what']);
     }
 
     /**
@@ -81,20 +94,5 @@ final class MachineScreen
             $line->flags,
             $line->notes,
         ), $lines);
-    }
-
-    /** @return list<InstrumentView> */
-    private static function instruments(): array
-    {
-        $today = CarbonImmutable::today();
-
-        return array_values(Instrument::query()->orderBy('name')->get()->map(fn (Instrument $i): InstrumentView => new InstrumentView(
-            $i->id,
-            $i->name,
-            $i->kind,
-            $i->serial,
-            $i->calibration_due?->toDateString() ?? '',
-            $i->calibration_due?->isBefore($today) ?? false,
-        ))->all());
     }
 }

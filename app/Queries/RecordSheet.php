@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Http\Schema\InstrumentUsedView;
 use App\Http\Schema\OverrideView;
 use App\Http\Schema\RecordView;
 use App\Http\Schema\TapeEntry;
 use App\Models\Machine;
 use App\Models\User;
+use App\Records\CompanyKeys;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use IronStart\Core\Chain\Seal;
 
 /** The record of a machine: its twelve answers, then the evidence. */
 final class RecordSheet
 {
-    public function __construct(private readonly Standings $standings, private readonly TapeReader $tape)
+    public function __construct(private readonly Standings $standings, private readonly TapeReader $tape, private readonly JobParts $parts, private readonly CompanyKeys $keys)
     {
     }
 
@@ -54,6 +57,59 @@ final class RecordSheet
             people: array_values(array_unique(array_map(fn (TapeEntry $e): string => $e->who, $evidence))),
             readings: array_sum(array_map(fn (TapeEntry $e): int => count($e->readings), $evidence)),
             verdicts: count(array_filter($evidence, fn (TapeEntry $e): bool => $e->kind === 'check')),
+            items: JobParts::items($standing->tape),
+            partsOut: JobParts::out($standing->tape),
+            facts: $this->parts->facts($machine->job),
+            signOff: SignOffs::of($rows, $standing->tape),
+            recordId: $machine->record_id,
+            digest: $machine->digest,
+            fingerprint: Seal::fingerprint($this->keys->of($machine->company_id)->publicKey()),
+            instruments: self::instruments($rows, $evidence),
+            notes: self::notes($standing, $evidence),
         );
+    }
+
+    /**
+     * What a reader must know before the twelve answers, besides the overrides.
+     *
+     * @param list<TapeEntry> $evidence
+     * @return list<string>
+     */
+    private static function notes(Standing $standing, array $evidence): array
+    {
+        $notes = [];
+        foreach ($standing->lines as $line) {
+            foreach (array_intersect($line->flags, ['out_of_order', 'conditional', 'override_refused']) === [] ? [] : $line->notes as $note) {
+                $notes[] = "$line->name: $note";
+            }
+        }
+        foreach ($evidence as $entry) {
+            if ($entry->instrumentOverdue) {
+                $notes["overdue $entry->instrument"] = "Readings were taken with $entry->instrument, whose calibration was due $entry->instrumentDue.";
+            }
+        }
+
+        return array_values(array_unique($notes));
+    }
+
+    /**
+     * @param \Illuminate\Support\Collection<int, \stdClass> $rows
+     * @param list<TapeEntry> $evidence
+     * @return list<InstrumentUsedView> as each was when it was used
+     */
+    private static function instruments(\Illuminate\Support\Collection $rows, array $evidence): array
+    {
+        $counts = array_column(array_map(fn (TapeEntry $e): array => [$e->at, count($e->readings)], $evidence), 1, 0);
+        $used = [];
+        foreach ($rows as $row) {
+            $tool = json_decode($row->details, true)['instrument'] ?? null;
+            if (is_array($tool)) {
+                $key = implode('|', $tool);
+                $used[$key] ??= $tool + ['readings' => 0];
+                $used[$key]['readings'] += $counts[$row->at] ?? 0;
+            }
+        }
+
+        return array_values(array_map(fn (array $t): InstrumentUsedView => new InstrumentUsedView($t['name'], $t['kind'], $t['serial'], $t['accuracy'], $t['calibration_due'], $t['overdue'], $t['readings']), $used));
     }
 }

@@ -62,6 +62,24 @@ final class Standings
         return $this->judge($machine, self::circuits(json_encode($machine->sheet->body['circuits'] ?? [])), TapeState::from($rows->whereIn('kind', TapeState::KINDS)), collect($out));
     }
 
+    /** What a machine's tape comes to, without judging it. */
+    public function tape(Machine $machine): TapeState
+    {
+        return TapeState::from($this->rows([$machine->id], null));
+    }
+
+    /** @return list<string> the circuits and compressors of a machine with its sheet loaded, as subjects */
+    public static function parts(Machine $machine): array
+    {
+        $parts = [];
+        foreach (self::circuits(json_encode($machine->sheet->body['circuits'] ?? [])) as $circuit) {
+            $parts[] = "circuit:{$circuit['name']}";
+            array_push($parts, ...array_map(fn (string $c): string => "compressor:$c", $circuit['compressors']));
+        }
+
+        return $parts;
+    }
+
     public function ofOne(Machine $machine): Standing
     {
         return $this->of(new Collection([$machine]))[$machine->id];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Http\Schema\PhotoView;
 use App\Http\Schema\PutBackView;
 use App\Http\Schema\ReadingView;
 use App\Http\Schema\TapeEntry;
@@ -15,20 +16,22 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\ConnectionInterface;
 use Illuminate\Support\Collection;
 use IronStart\Core\Wording\Phrases;
+use IronStart\Core\Wording\Speaker;
 
 /** Reads a machine's tape, newest first, and its put-back list. */
 final class TapeReader
 {
-    public function __construct(private readonly ConnectionInterface $db, private readonly Phrases $phrases)
+    public function __construct(private readonly ConnectionInterface $db, private readonly Phrases $phrases, private readonly Speaker $speaker)
     {
     }
 
     /** @return Collection<int, \stdClass> entries with all they say, in the order of their places in time */
-    public function rows(int $machineId): Collection
+    public function rows(int $machineId, ?int $only = null): Collection
     {
         $same = fn (string $table) => fn ($join) => $join->on("$table.company_id", '=', 'entries.company_id')->on("$table.machine_id", '=', 'entries.machine_id')->on("$table.at", '=', 'entries.at');
 
         return Entry::query()->where('entries.machine_id', $machineId)
+            ->when($only !== null, fn ($query) => $query->where('entries.at', $only))
             ->join('users', 'users.id', '=', 'entries.user_id')
             ->leftJoin('verdicts', $same('verdicts'))
             ->leftJoin('notes', $same('notes'))
@@ -65,8 +68,10 @@ final class TapeReader
             ->get(['readings.at', 'check', 'path', 'value_read', 'unit_read', 'value', 'unit', 'instruments.name as instrument'])->groupBy('at');
         $doubted = $doubts->pluck('reason', 'target_at');
         $superseded = $rows->whereNotNull('supersedes')->pluck('at', 'supersedes');
+        $photos = $rows->where('kind', 'photo')->groupBy('about');
         $entries = [];
         foreach ($rows as $row) {
+            $tool = json_decode($row->details, true)['instrument'] ?? [];
             $said = json_decode($row->said ?? '{}', true);
             $read = $readings[$row->at] ?? collect();
             $entries[] = new TapeEntry(
@@ -77,7 +82,7 @@ final class TapeReader
                 deviceAt: self::iso($row->device_at),
                 recordedAt: self::iso($row->recorded_at),
                 title: $row->check === null ? '' : $this->phrases->short($row->check),
-                headline: $this->headline($row, $said),
+                headline: $this->headline($row),
                 check: $row->check ?? '',
                 subject: $row->subject ?? '',
                 status: $row->status ?? '',
@@ -88,10 +93,16 @@ final class TapeReader
                 readings: $read->map(fn (\stdClass $r): ReadingView => new ReadingView($r->path, $this->label($r->check, $r->path), (float) $r->value_read, $r->unit_read, (float) $r->value, $r->unit))->values()->all(),
                 input: (object) json_decode($row->input ?? '{}', true),
                 instrument: (string) ($read->first()->instrument ?? ''),
+                instrumentDue: $tool['calibration_due'] ?? '',
+                instrumentOverdue: $tool['overdue'] ?? false,
                 suspect: (string) ($doubted[$row->at] ?? ''),
                 supersededBy: $superseded[$row->at] ?? null,
                 outOfOrder: json_decode($row->out_of_order, true),
                 reason: $row->reason,
+                placedAt: self::iso($row->placed_at),
+                correctionMs: $row->correction_ms,
+                about: $row->about,
+                photos: array_values(($photos[$row->at] ?? collect())->map(self::photo(...))->all()),
             );
         }
 
@@ -133,18 +144,26 @@ final class TapeReader
         ))->all());
     }
 
-    /** @param array<string, mixed> $said */
-    private function headline(\stdClass $row, array $said): string
+    /** What an entry says, in one line. */
+    public function headline(\stdClass $row): string
     {
         return match ($row->kind) {
-            'check' => (string) ($said['headline'] ?? ''),
+            'check' => (string) $row->headline,
             'note' => (string) $row->note,
             'put_back_opened' => (string) $row->opened,
             'override' => $this->phrases->common('gate_names', (string) $row->gate) . ": $row->reason",
             'put_back_left' => "$row->kept: $row->left ($row->owner, $row->due)",
             'put_back_closed' => trim("$row->what: $row->word", ': '),
-            default => '',
+            'start', 'suspect' => '',
+            default => $this->told($row),
         };
+    }
+
+    private function told(\stdClass $row): string
+    {
+        $words = array_filter((array) json_decode($row->details, true), fn (mixed $v): bool => is_scalar($v) && $v !== '');
+
+        return trim($this->speaker->format($this->phrases->common('tape', $row->kind), $words + ['owner' => 'none', 'due' => '', 'word' => '', 'caption' => '', 'why' => '', 'wire' => '', 'who' => '']), ' :');
     }
 
     private function label(string $check, string $path): string
@@ -152,6 +171,13 @@ final class TapeReader
         [$label] = $this->phrases->field($check, (string) preg_replace('/\.\d+(?=\.|$)/', '', $path));
 
         return $label;
+    }
+
+    private static function photo(\stdClass $row): PhotoView
+    {
+        $details = json_decode($row->details, true);
+
+        return new PhotoView($row->at, $details['caption'] ?? '', $details['item'] ?? '', $details['width'], $details['height']);
     }
 
     private static function iso(string $time): string

@@ -21,6 +21,12 @@ enum Role: string
         'close_own_put_back' => ['helper', 'starter', 'lead'],
         'close_any_put_back' => ['starter', 'lead'],
         'start' => ['starter', 'lead'],
+        'facts' => ['starter', 'lead', 'office'],
+        'disable' => ['starter', 'lead'],
+        'review' => ['lead'],
+        'sign_starter' => ['starter'],
+        'sign_lead' => ['lead'],
+        'instruments' => ['lead', 'office'],
         'override' => ['lead'],
     ];
 

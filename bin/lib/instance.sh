@@ -226,6 +226,15 @@ http {
         add_header X-Frame-Options SAMEORIGIN always;
         location /build/ { expires 1y; add_header Cache-Control "public, immutable"; gzip on; try_files \$uri =404; }
         location / { try_files \$uri /index.php\$is_args\$args; }
+        # Pictures are larger than anything else that is sent.
+        location ~ ^/api/v1/machines/[0-9]+/photos\$ {
+            client_max_body_size 13m;
+            include /etc/nginx/fastcgi_params;
+            fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
+            fastcgi_param SCRIPT_NAME /index.php;
+            fastcgi_keep_conn on;
+            fastcgi_pass app;
+        }
         location = /index.php {
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
@@ -236,6 +245,7 @@ http {
 }
 CONF
     in_background "$VAR/fpm.out" "/usr/sbin/php-fpm$PHP_VERSION" -y "$VAR/fpm.conf" -F \
+        -d post_max_size=14M -d memory_limit=256M \
         -d opcache.enable=1 -d opcache.validate_timestamps=0 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d realpath_cache_ttl=600
     FPM_PID=$CHILD
     in_background "$VAR/nginx.out" nginx -e "$VAR/nginx.log" -c "$VAR/nginx.conf" -p "$VAR"

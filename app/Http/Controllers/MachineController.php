@@ -18,7 +18,6 @@ use App\Http\Schema\MachineView;
 use App\Http\Schema\NewsView;
 use App\Http\Schema\ProblemView;
 use App\Http\Schema\RecordedView;
-use App\Models\Entry;
 use App\Models\Instrument;
 use App\Models\Machine;
 use App\Models\PutBack;
@@ -37,7 +36,7 @@ final class MachineController
     private const TEXT = 500;
     private const NOTE = 2000;
 
-    public function __construct(private readonly MachineScreen $screen)
+    public function __construct(private readonly MachineScreen $screen, private readonly Recorded $recorded)
     {
     }
 
@@ -62,7 +61,7 @@ final class MachineController
         );
         $machine->loadMissing('job');
 
-        return $this->recorded($machine, $action->record($machine, DeviceHeaders::stamp($request), $given, $person->units), $person);
+        return $this->recorded->reply($machine, $action->record($machine, DeviceHeaders::stamp($request), $given, $person->units), $person);
     }
 
     #[OA\Post(path: '/api/v1/machines/{machine}/starts', operationId: 'start', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], responses: [new OA\Response(response: 201, description: 'Starting it now', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 409, description: 'Run is shut', content: new OA\JsonContent(ref: ProblemView::class))])]
@@ -70,7 +69,7 @@ final class MachineController
     {
         $machine->loadMissing('job');
 
-        return $this->recorded($machine, $action->press($machine, DeviceHeaders::stamp($request)), $person);
+        return $this->recorded->reply($machine, $action->press($machine, DeviceHeaders::stamp($request)), $person);
     }
 
     #[OA\Post(path: '/api/v1/machines/{machine}/notes', operationId: 'note', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['text'], properties: [new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'gate', type: 'integer', nullable: true)])), responses: [new OA\Response(response: 201, description: 'Noted', content: new OA\JsonContent(ref: RecordedView::class))])]
@@ -78,7 +77,7 @@ final class MachineController
     {
         $gate = Body::whole(Body::object($request), 'gate', 1, 12);
 
-        return $this->recorded($machine, $action->add($machine, DeviceHeaders::stamp($request), $gate, Body::text($request, 'text', self::NOTE)), $person);
+        return $this->recorded->reply($machine, $action->add($machine, DeviceHeaders::stamp($request), $gate, Body::text($request, 'text', self::NOTE)), $person);
     }
 
     #[OA\Post(path: '/api/v1/machines/{machine}/suspects', operationId: 'doubt', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['at', 'reason'], properties: [new OA\Property(property: 'at', type: 'integer'), new OA\Property(property: 'reason', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Doubted', content: new OA\JsonContent(ref: RecordedView::class))])]
@@ -86,13 +85,13 @@ final class MachineController
     {
         $at = Body::whole(Body::object($request), 'at', 1, PHP_INT_MAX) ?? throw Problem::field('at', null, 'the place of a reading on this machine\'s tape');
 
-        return $this->recorded($machine, $action->mark($machine, $at, DeviceHeaders::stamp($request), Body::text($request, 'reason', self::TEXT)), $person);
+        return $this->recorded->reply($machine, $action->mark($machine, $at, DeviceHeaders::stamp($request), Body::text($request, 'reason', self::TEXT)), $person);
     }
 
     #[OA\Post(path: '/api/v1/machines/{machine}/put-back', operationId: 'openPutBack', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['kind', 'where'], properties: [new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'where', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Opened', content: new OA\JsonContent(ref: RecordedView::class))])]
     public function openPutBack(Request $request, Machine $machine, #[CurrentUser] User $person, OpenPutBack $action): JsonResponse
     {
-        return $this->recorded($machine, $action->byHand($machine, DeviceHeaders::stamp($request), Body::text($request, 'kind', 24), Body::text($request, 'where', 160)), $person);
+        return $this->recorded->reply($machine, $action->byHand($machine, DeviceHeaders::stamp($request), Body::text($request, 'kind', 24), Body::text($request, 'where', 160)), $person);
     }
 
     #[OA\Post(path: '/api/v1/machines/{machine}/overrides', operationId: 'openGate', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['gate', 'reason'], properties: [new OA\Property(property: 'gate', type: 'integer'), new OA\Property(property: 'reason', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Opened against the stop', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 409, description: 'Nobody may', content: new OA\JsonContent(ref: ProblemView::class))])]
@@ -101,7 +100,7 @@ final class MachineController
         $gate = Body::whole(Body::object($request), 'gate', 1, 12) ?? throw Problem::field('gate', null, 'a whole number from 1 to 12');
         $machine->loadMissing('job');
 
-        return $this->recorded($machine, $action->open($machine, DeviceHeaders::stamp($request), $gate, Body::text($request, 'reason', self::TEXT)), $person);
+        return $this->recorded->reply($machine, $action->open($machine, DeviceHeaders::stamp($request), $gate, Body::text($request, 'reason', self::TEXT)), $person);
     }
 
     /** The last place on the tape: cheap to ask for every few seconds. */
@@ -118,7 +117,7 @@ final class MachineController
             throw Problem::notFound();
         }
 
-        return $this->recorded($machine, $action->close($machine, $putBack, DeviceHeaders::stamp($request), Body::text($request, 'word', self::TEXT)), $person);
+        return $this->recorded->reply($machine, $action->close($machine, $putBack, DeviceHeaders::stamp($request), Body::text($request, 'word', self::TEXT)), $person);
     }
 
     #[OA\Post(path: '/api/v1/machines/{machine}/put-back/{putBack}/leave', operationId: 'leavePutBack', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'putBack', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['reason', 'owner', 'due'], properties: [new OA\Property(property: 'reason', type: 'string'), new OA\Property(property: 'owner', type: 'string'), new OA\Property(property: 'due', type: 'string', format: 'date')])), responses: [new OA\Response(response: 201, description: 'Left', content: new OA\JsonContent(ref: RecordedView::class))])]
@@ -129,14 +128,7 @@ final class MachineController
         }
         $entry = $action->leave($machine, $putBack, DeviceHeaders::stamp($request), Body::text($request, 'reason', self::TEXT), Body::text($request, 'owner', 120), Body::text($request, 'due', 10));
 
-        return $this->recorded($machine, $entry, $person);
-    }
-
-    private function recorded(Machine $machine, Entry $entry, User $person): JsonResponse
-    {
-        $putBack = PutBack::query()->where('entry_id', $entry->id)->value('id');
-
-        return Reply::with(new RecordedView($entry->at, is_int($putBack) ? $putBack : null, $this->screen->of($machine, $person)), 201);
+        return $this->recorded->reply($machine, $entry, $person);
     }
 
     private static function instrument(\stdClass $body): ?int

@@ -70,9 +70,20 @@ final class Problem extends \RuntimeException
         return new self(409, 'gate-shut', 'Run is shut', $detail, ['reasons' => $reasons]);
     }
 
-    public static function already(string $detail): self
+    /** @param array<string, mixed> $sides what the other wrote (theirs), and what this would have been (yours) */
+    public static function already(string $detail, array $sides = []): self
     {
-        return new self(409, 'already-done', 'Somebody was first', $detail);
+        return new self(409, 'already-done', 'Somebody was first', $detail, $sides);
+    }
+
+    public static function tooLarge(string $detail): self
+    {
+        return new self(413, 'too-large', 'This is too large', $detail);
+    }
+
+    public static function noRoom(): self
+    {
+        return new self(507, 'no-room', 'The picture could not be kept', 'There is no room left for pictures. The reading itself is kept; send the picture again later.');
     }
 
     public static function keyUsedOtherwise(): self

@@ -7,7 +7,7 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** A measuring instrument, and whether its calibration is overdue. */
-#[OA\Schema(required: ['id', 'name', 'kind', 'serial', 'due', 'overdue'])]
+#[OA\Schema(required: ['id', 'name', 'kind', 'serial', 'accuracy', 'due', 'overdue'])]
 final readonly class InstrumentView
 {
     public function __construct(
@@ -19,6 +19,8 @@ final readonly class InstrumentView
         public string $kind,
         #[OA\Property()]
         public string $serial,
+        #[OA\Property()]
+        public string $accuracy,
         #[OA\Property()]
         public string $due,
         #[OA\Property()]

@@ -7,7 +7,7 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** All that the Machine screen needs. */
-#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'prefill', 'instruments', 'news'])]
+#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest'])]
 final readonly class MachineView
 {
     /**
@@ -16,6 +16,10 @@ final readonly class MachineView
      * @param list<TapeEntry> $tape
      * @param list<string> $startRefused
      * @param list<InstrumentView> $instruments
+     * @param list<OpenItemView> $items
+     * @param list<string> $parts
+     * @param list<PartOutView> $partsOut
+     * @param list<FactView> $facts
      */
     public function __construct(
         #[OA\Property()]
@@ -56,6 +60,20 @@ final readonly class MachineView
         public array $instruments,
         #[OA\Property()]
         public int $news,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OpenItemView::class))]
+        public array $items,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $parts,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PartOutView::class))]
+        public array $partsOut,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FactView::class))]
+        public array $facts,
+        #[OA\Property()]
+        public ?ReadyView $ready,
+        #[OA\Property(ref: SignOffView::class)]
+        public SignOffView $signOff,
+        #[OA\Property()]
+        public string $digest,
     ) {
     }
 }

@@ -7,7 +7,7 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** The record of a machine: twelve answers, then the evidence. */
-#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'overrides', 'putBack', 'evidence', 'people', 'readings', 'verdicts'])]
+#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'overrides', 'putBack', 'evidence', 'people', 'readings', 'verdicts', 'items', 'partsOut', 'facts', 'signOff', 'recordId', 'digest', 'fingerprint', 'instruments', 'notes'])]
 final readonly class RecordView
 {
     /**
@@ -16,6 +16,11 @@ final readonly class RecordView
      * @param list<PutBackView> $putBack
      * @param list<TapeEntry> $evidence
      * @param list<string> $people
+     * @param list<OpenItemView> $items
+     * @param list<PartOutView> $partsOut
+     * @param list<FactView> $facts
+     * @param list<InstrumentUsedView> $instruments
+     * @param list<string> $notes what stands on the first page besides: out of order, late, doubted
      */
     public function __construct(
         #[OA\Property()]
@@ -54,6 +59,24 @@ final readonly class RecordView
         public int $readings,
         #[OA\Property()]
         public int $verdicts,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OpenItemView::class))]
+        public array $items,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PartOutView::class))]
+        public array $partsOut,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FactView::class))]
+        public array $facts,
+        #[OA\Property(ref: SignOffView::class)]
+        public SignOffView $signOff,
+        #[OA\Property()]
+        public string $recordId,
+        #[OA\Property()]
+        public string $digest,
+        #[OA\Property()]
+        public string $fingerprint,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: InstrumentUsedView::class))]
+        public array $instruments,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $notes,
     ) {
     }
 }

@@ -7,7 +7,7 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** One line of a machine's tape. */
-#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'input', 'instrument', 'suspect', 'supersededBy', 'outOfOrder', 'reason'])]
+#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos'])]
 final readonly class TapeEntry
 {
     /**
@@ -16,6 +16,7 @@ final readonly class TapeEntry
      * @param list<string> $basis
      * @param list<ReadingView> $readings
      * @param list<int> $outOfOrder
+     * @param list<PhotoView> $photos
      */
     public function __construct(
         #[OA\Property()]
@@ -55,6 +56,10 @@ final readonly class TapeEntry
         #[OA\Property()]
         public string $instrument,
         #[OA\Property()]
+        public string $instrumentDue,
+        #[OA\Property()]
+        public bool $instrumentOverdue,
+        #[OA\Property()]
         public string $suspect,
         #[OA\Property()]
         public ?int $supersededBy,
@@ -62,6 +67,14 @@ final readonly class TapeEntry
         public array $outOfOrder,
         #[OA\Property()]
         public string $reason,
+        #[OA\Property()]
+        public string $placedAt,
+        #[OA\Property()]
+        public int $correctionMs,
+        #[OA\Property()]
+        public ?int $about,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PhotoView::class))]
+        public array $photos,
     ) {
     }
 }

@@ -4,6 +4,278 @@
  */
 
 export interface paths {
+    "/api/v1/clocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["clocks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clocks.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["clocksFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/clocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startClock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/clocks/{clock}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stopClock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/items/{item}/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ownItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/items/{item}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["finishItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/ready": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["askReady"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/ready/{asked}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answerReady"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/reviews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["review"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/signatures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sign"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["instruments"];
+        put?: never;
+        post: operations["addInstrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/instruments/{instrument}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changeInstrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tellFact"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/supply-work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["supplyWork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/parts-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takePartOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/parts-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putPartBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/checks": {
         parameters: {
             query?: never;
@@ -198,6 +470,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The body is the picture itself. */
+        post: operations["addPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/photos/{at}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/record": {
         parameters: {
             query?: never;
@@ -316,6 +621,15 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        InstrumentInput: {
+            /** @description The company's measuring instruments. What a record says of one is kept with the reading and does not change with this. */
+            name: string;
+            kind: string;
+            serial?: string;
+            accuracy?: string;
+            /** Format: date */
+            due?: string;
+        };
         /** @description What a check asks for. */
         CheckView: {
             id: string;
@@ -334,10 +648,36 @@ export interface components {
             gates: components["schemas"]["GateName"][];
             putBackKinds: components["schemas"]["PutBackKindView"][];
         };
+        /** @description A clock that runs, or has ended and waits to be seen to. A put-back entry with a limit is one too. */
+        ClockView: {
+            id: string;
+            machineId: number;
+            machine: string;
+            at: number | null;
+            putBack: number | null;
+            kind: string;
+            name: string;
+            who: string;
+            startedAt: string;
+            endsAt: string;
+            next: string;
+        };
+        /** @description The clocks of all machines the person sees, the next to end first, and the time by the server. */
+        ClocksView: {
+            now: string;
+            clocks: components["schemas"]["ClockView"][];
+        };
         /** @description Somebody one can sign in as with one press while the demo is loaded. */
         DemoPerson: {
             name: string;
             role: string;
+        };
+        /** @description A fact of the job, asked where it decides. */
+        FactView: {
+            id: string;
+            text: string;
+            on: boolean;
+            gates: number[];
         };
         /** @description One field of a check. */
         FieldView: {
@@ -377,14 +717,29 @@ export interface components {
             flags: string[];
             notes: string[];
         };
+        /** @description An instrument that readings of a record were taken with, as it was that day. */
+        InstrumentUsedView: {
+            name: string;
+            kind: string;
+            serial: string;
+            accuracy: string;
+            due: string;
+            overdue: boolean;
+            readings: number;
+        };
         /** @description A measuring instrument, and whether its calibration is overdue. */
         InstrumentView: {
             id: number;
             name: string;
             kind: string;
             serial: string;
+            accuracy: string;
             due: string;
             overdue: boolean;
+        };
+        /** @description The instruments of the company. */
+        InstrumentsView: {
+            instruments: components["schemas"]["InstrumentView"][];
         };
         /** @description One item of a list. */
         ItemView: {
@@ -417,6 +772,13 @@ export interface components {
             };
             instruments: components["schemas"]["InstrumentView"][];
             news: number;
+            items: components["schemas"]["OpenItemView"][];
+            parts: string[];
+            partsOut: components["schemas"]["PartOutView"][];
+            facts: components["schemas"]["FactView"][];
+            ready: components["schemas"]["ReadyView"] | null;
+            signOff: components["schemas"]["SignOffView"];
+            digest: string;
         };
         /** @description Something a gate still asks for. */
         MissingView: {
@@ -428,6 +790,16 @@ export interface components {
         NewsView: {
             news: number;
         };
+        /** @description Something left to somebody. */
+        OpenItemView: {
+            id: number;
+            what: string;
+            owner: string;
+            due: string;
+            check: string;
+            subject: string;
+            done: string;
+        };
         /** @description A question that a lead opened against a stop. */
         OverrideView: {
             gate: number;
@@ -435,6 +807,15 @@ export interface components {
             who: string;
             at: string;
             reason: string;
+        };
+        /** @description A part out of service, as its tag says. */
+        PartOutView: {
+            at: number;
+            subject: string;
+            what: string;
+            why: string;
+            wire: string;
+            who: string;
         };
         /** @description The signed-in person, and what they may do. */
         PersonView: {
@@ -447,6 +828,14 @@ export interface components {
                 [key: string]: string;
             };
             rights: string[];
+        };
+        /** @description A picture that belongs to an entry. */
+        PhotoView: {
+            at: number;
+            caption: string;
+            item: string;
+            width: number;
+            height: number;
         };
         /** @description A problem document (RFC 9457). For a value that can't be taken it names the field and what is accepted. */
         ProblemView: {
@@ -494,6 +883,13 @@ export interface components {
             canonical: number;
             canonicalUnit: string;
         };
+        /** @description A question that waits for the other person. */
+        ReadyView: {
+            at: number;
+            who: string;
+            whoId: number;
+            what: string;
+        };
         /** @description The record of a machine: twelve answers, then the evidence. */
         RecordView: {
             company: string;
@@ -514,6 +910,15 @@ export interface components {
             people: string[];
             readings: number;
             verdicts: number;
+            items: components["schemas"]["OpenItemView"][];
+            partsOut: components["schemas"]["PartOutView"][];
+            facts: components["schemas"]["FactView"][];
+            signOff: components["schemas"]["SignOffView"];
+            recordId: string;
+            digest: string;
+            fingerprint: string;
+            instruments: components["schemas"]["InstrumentUsedView"][];
+            notes: string[];
         };
         /** @description What was recorded: its place on the tape, and the machine as it stands now. */
         RecordedView: {
@@ -526,6 +931,23 @@ export interface components {
             person: components["schemas"]["PersonView"] | null;
             company: string;
             demo: components["schemas"]["DemoPerson"][];
+        };
+        /** @description Who has reviewed and signed, and what was written since. */
+        SignOffView: {
+            signatures: components["schemas"]["SignatureView"][];
+            reviewedBy: string | null;
+            reviewedAt: string | null;
+            reviewCounts: boolean;
+            signedThrough: number;
+            addendum: number;
+        };
+        /** @description A signature, as drawn. */
+        SignatureView: {
+            at: number;
+            role: string;
+            name: string;
+            when: string;
+            strokes: number[][][];
         };
         /** @description One line of a machine's tape. */
         TapeEntry: {
@@ -549,10 +971,16 @@ export interface components {
                 [key: string]: unknown;
             };
             instrument: string;
+            instrumentDue: string;
+            instrumentOverdue: boolean;
             suspect: string;
             supersededBy: number | null;
             outOfOrder: number[];
             reason: string;
+            placedAt: string;
+            correctionMs: number;
+            about: number | null;
+            photos: components["schemas"]["PhotoView"][];
         };
         /** @description A job on the day's board. */
         TodayJob: {
@@ -625,6 +1053,576 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    clocks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The clocks of all machines you see */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClocksView"];
+                };
+            };
+        };
+    };
+    clocksFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The same as a calendar */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    startClock: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    kind: string;
+                    name?: string;
+                    minutes?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Running */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    stopClock: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+                clock: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    word?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Stopped */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    openItem: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    what: string;
+                    owner?: string;
+                    due?: string;
+                    check?: string;
+                    subject?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Open */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    ownItem: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    owner: string;
+                    due: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Owned */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    finishItem: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    word: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    askReady: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    what: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Asked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    answerReady: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+                asked: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    word?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Answered */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    review: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    word: string;
+                    seen: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Reviewed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+            /** @description Something was written since */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    sign: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    role: "starter" | "lead";
+                    strokes: number[][][];
+                    seen: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Signed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+            /** @description Something is missing, was written since, or it is signed already */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    instruments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All of them */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentsView"];
+                };
+            };
+        };
+    };
+    addInstrument: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["InstrumentInput"];
+            };
+        };
+        responses: {
+            /** @description Added */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentsView"];
+                };
+            };
+        };
+    };
+    changeInstrument: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                instrument: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["InstrumentInput"];
+            };
+        };
+        responses: {
+            /** @description Changed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentsView"];
+                };
+            };
+        };
+    };
+    tellFact: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    fact: string;
+                    on: boolean;
+                    seen: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Told */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+            /** @description Somebody has just said otherwise */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    supplyWork: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    what: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Told */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    takePartOut: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    subject: string;
+                    why: string;
+                    wire: string;
+                    who: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Out of service */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+            /** @description Somebody was first */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    putPartBack: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    subject: string;
+                    word: string;
+                };
+            };
+        };
+        responses: {
+            /** @description In service */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+            /** @description Somebody was first */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
     checks: {
         parameters: {
             query?: never;
@@ -1012,6 +2010,81 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query: {
+                about: number;
+                item?: string;
+                caption?: string;
+            };
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+                "image/webp": string;
+            };
+        };
+        responses: {
+            /** @description Kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description No room left */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+                at: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
                 };
             };
         };

@@ -45,6 +45,8 @@ const gate = (n: number, state: string, sentence: string): GateView => ({
   check: '',
   subject: '',
   missing: [],
+  flags: [],
+  notes: [], flags: [], notes: [],
 })
 
 beforeEach(() => {

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Problems\Problem;
+use App\Models\Entry;
+use App\Models\Machine;
+use App\Queries\Standings;
+use App\Queries\Theirs;
+use App\Support\Stamp;
+use IronStart\Core\Gate\Belonging;
+
+/** What is left to be done by somebody, until when; a reading the season forbids may be one of them. */
+final class LeaveItem
+{
+    public function __construct(private readonly Tape $tape, private readonly Standings $standings, private readonly Theirs $theirs)
+    {
+    }
+
+    /**
+     * @param string $due a date, YYYY-MM-DD, or empty while nobody has it yet
+     * @param string $check of the reading that waits for it, or empty
+     * @throws Problem
+     */
+    public function open(Machine $machine, Stamp $stamp, string $what, string $owner, string $due, string $check, string $subject): Entry
+    {
+        self::date($due, true);
+        if ($check !== '' && Belonging::gatesOf($check) === []) {
+            throw Problem::field('check', $check, implode(', ', Belonging::checks()));
+        }
+
+        return $this->tape->holding($machine, fn (Machine $locked): Entry => $this->tape->append($locked, 'item_opened', $stamp, ['details' => [
+            'what' => trim($what), 'owner' => trim($owner), 'due' => $due, 'check' => $check, 'subject' => $check === '' || $subject !== '' ? $subject : 'machine',
+        ]]));
+    }
+
+    /** @throws Problem */
+    public function own(Machine $machine, Stamp $stamp, int $item, string $owner, string $due): Entry
+    {
+        self::date($due, false);
+
+        return $this->change($machine, $item, fn (Machine $locked, string $what): Entry => $this->tape->append($locked, 'item_owned', $stamp, ['about' => $item, 'details' => ['what' => $what, 'owner' => trim($owner), 'due' => $due]]));
+    }
+
+    /** @throws Problem */
+    public function done(Machine $machine, Stamp $stamp, int $item, string $word): Entry
+    {
+        return $this->change($machine, $item, fn (Machine $locked, string $what): Entry => $this->tape->append($locked, 'item_done', $stamp, ['about' => $item, 'details' => ['what' => $what, 'word' => $word]]));
+    }
+
+    /** @param \Closure(Machine, string): Entry $write */
+    private function change(Machine $machine, int $item, \Closure $write): Entry
+    {
+        return $this->tape->holding($machine, function (Machine $locked) use ($machine, $item, $write): Entry {
+            $locked->setRelation('job', $machine->job);
+            $found = $this->standings->tape($locked)->items[$item] ?? throw Problem::notFound();
+            if ($found['done'] !== '') {
+                throw Problem::already('This was done already.', $this->theirs->last($locked->id, 'item_done', fn ($q) => $q->where('about', $item)));
+            }
+
+            return $write($locked, $found['what']);
+        });
+    }
+
+    private static function date(string $due, bool $mayMiss): void
+    {
+        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $due);
+        if (! ($mayMiss && $due === '') && ($date === false || $date->format('Y-m-d') !== $due)) {
+            throw Problem::field('due', $due, 'a date, as YYYY-MM-DD');
+        }
+    }
+}

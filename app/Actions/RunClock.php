@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Problems\Problem;
+use App\Models\Entry;
+use App\Models\Machine;
+use App\Queries\Theirs;
+use App\Support\Stamp;
+use IronStart\Core\Clock\ClockKind;
+use IronStart\Core\Wording\Phrases;
+
+/** Starts and stops clocks. They run on the server: what counts is where the start stands in time. */
+final class RunClock
+{
+    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases, private readonly Theirs $theirs)
+    {
+    }
+
+    /** @throws Problem for a kind that is no clock */
+    public function start(Machine $machine, Stamp $stamp, string $kind, string $name, ?int $minutes): Entry
+    {
+        $clock = ClockKind::tryFrom($kind) ?? throw Problem::field('kind', $kind, implode(', ', array_map(fn (ClockKind $k): string => $k->value, ClockKind::cases())));
+
+        return $this->tape->holding($machine, fn (Machine $locked): Entry => $this->begin($locked, $stamp, $clock, $minutes, name: $name));
+    }
+
+    /** Within a write that holds the machine already. A clock of the same name that still runs is followed by the new one. */
+    public function begin(Machine $locked, Stamp $stamp, ClockKind $kind, ?int $minutes, ?int $about = null, string $name = ''): Entry
+    {
+        return $this->tape->append($locked, 'clock_started', $stamp, ['about' => $about, 'details' => [
+            'kind' => $kind->value,
+            'name' => trim($name) === '' ? $this->phrases->common('clocks', $kind->value) : trim($name),
+            'minutes' => $minutes ?? $kind->minutes(),
+        ]]);
+    }
+
+    /** @throws Problem when it is no clock of this machine, or somebody stopped it first */
+    public function stop(Machine $machine, Stamp $stamp, int $clock, string $word): Entry
+    {
+        return $this->tape->holding($machine, function (Machine $locked) use ($stamp, $clock, $word): Entry {
+            $started = Entry::query()->where('machine_id', $locked->id)->where('at', $clock)->where('kind', 'clock_started')->first() ?? throw Problem::notFound();
+            $stopped = $this->theirs->last($locked->id, 'clock_stopped', fn ($q) => $q->where('about', $clock));
+            if ($stopped !== []) {
+                throw Problem::already('This clock was stopped already.', $stopped);
+            }
+
+            return $this->tape->append($locked, 'clock_stopped', $stamp, ['about' => $clock, 'details' => ['name' => $started->details['name'] ?? '', 'word' => $word]]);
+        });
+    }
+}

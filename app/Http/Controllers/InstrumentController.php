@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Problems\Problem;
+use App\Http\Schema\InstrumentsView;
+use App\Models\Instrument;
+use App\Queries\InstrumentShelf;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** The company's measuring instruments. What a record says of one is kept with the reading and does not change with this. */
+#[OA\Schema(schema: 'InstrumentInput', required: ['name', 'kind'], properties: [new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'serial', type: 'string'), new OA\Property(property: 'accuracy', type: 'string'), new OA\Property(property: 'due', type: 'string', format: 'date')])]
+final class InstrumentController
+{
+    public function __construct(private readonly InstrumentShelf $shelf)
+    {
+    }
+
+    #[OA\Get(path: '/api/v1/instruments', operationId: 'instruments', tags: ['instruments'], responses: [new OA\Response(response: 200, description: 'All of them', content: new OA\JsonContent(ref: InstrumentsView::class))])]
+    public function index(): JsonResponse
+    {
+        return Reply::with(new InstrumentsView($this->shelf->all()));
+    }
+
+    #[OA\Post(path: '/api/v1/instruments', operationId: 'addInstrument', tags: ['instruments'], parameters: [new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/InstrumentInput')), responses: [new OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: InstrumentsView::class))])]
+    public function store(Request $request): JsonResponse
+    {
+        $tool = new Instrument();
+        $tool->fill(self::read($request, null))->save();
+
+        return Reply::with(new InstrumentsView($this->shelf->all()), 201);
+    }
+
+    #[OA\Post(path: '/api/v1/instruments/{instrument}', operationId: 'changeInstrument', tags: ['instruments'], parameters: [new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'instrument', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/InstrumentInput')), responses: [new OA\Response(response: 201, description: 'Changed', content: new OA\JsonContent(ref: InstrumentsView::class))])]
+    public function update(Request $request, Instrument $instrument): JsonResponse
+    {
+        $instrument->fill(self::read($request, $instrument->id))->save();
+
+        return Reply::with(new InstrumentsView($this->shelf->all()), 201);
+    }
+
+    /** @return array<string, string|null> */
+    private static function read(Request $request, ?int $own): array
+    {
+        $body = Body::object($request);
+        $name = trim(Body::text($request, 'name', 60));
+        $due = Body::optionalText($body, 'due', 10);
+        if ($due !== '' && (! CarbonImmutable::canBeCreatedFromFormat($due, 'Y-m-d') || CarbonImmutable::parse($due)->toDateString() !== $due)) {
+            throw Problem::field('due', $due, 'a date, as YYYY-MM-DD');
+        }
+        if (Instrument::query()->where('name', $name)->whereKeyNot($own ?? 0)->exists()) {
+            throw Problem::field('name', $name, 'a name that no other instrument of the company has');
+        }
+
+        return [
+            'name' => $name,
+            'kind' => trim(Body::text($request, 'kind', 40)),
+            'serial' => trim(Body::optionalText($body, 'serial', 60)),
+            'accuracy' => trim(Body::optionalText($body, 'accuracy', 60)),
+            'calibration_due' => $due === '' ? null : $due,
+        ];
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\TakePartOut;
+use App\Actions\TellOfJob;
+use App\Http\Problems\Problem;
+use App\Http\Schema\ProblemView;
+use App\Http\Schema\RecordedView;
+use App\Models\Machine;
+use App\Models\User;
+use App\Support\DeviceHeaders;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** What holds for a job or a part of a machine: facts, work on the supply, what is out of service. */
+final class JobController
+{
+    private const TEXT = 500;
+
+    public function __construct(private readonly Recorded $recorded)
+    {
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/facts', operationId: 'tellFact', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['fact', 'on', 'seen'], properties: [new OA\Property(property: 'fact', type: 'string'), new OA\Property(property: 'on', type: 'boolean'), new OA\Property(property: 'seen', type: 'integer')])), responses: [new OA\Response(response: 201, description: 'Told', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 409, description: 'Somebody has just said otherwise', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function fact(Request $request, Machine $machine, #[CurrentUser] User $person, TellOfJob $action): JsonResponse
+    {
+        $body = Body::object($request);
+        $on = $body->on ?? null;
+        if (! is_bool($on)) {
+            throw Problem::field('on', $on, 'true or false');
+        }
+        $entry = $action->fact($machine, DeviceHeaders::stamp($request), Body::text($request, 'fact', 40), $on, Body::whole($body, 'seen', 0, PHP_INT_MAX) ?? $machine->last_at);
+
+        return $this->recorded->reply($machine, $entry, $person);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/supply-work', operationId: 'supplyWork', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['what'], properties: [new OA\Property(property: 'what', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Told', content: new OA\JsonContent(ref: RecordedView::class))])]
+    public function supplyWork(Request $request, Machine $machine, #[CurrentUser] User $person, TellOfJob $action): JsonResponse
+    {
+        return $this->recorded->reply($machine, $action->supplyWork($machine, DeviceHeaders::stamp($request), Body::text($request, 'what', 240)), $person);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/parts-out', operationId: 'takePartOut', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['subject', 'why', 'wire', 'who'], properties: [new OA\Property(property: 'subject', type: 'string'), new OA\Property(property: 'why', type: 'string'), new OA\Property(property: 'wire', type: 'string'), new OA\Property(property: 'who', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Out of service', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 409, description: 'Somebody was first', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function partOut(Request $request, Machine $machine, #[CurrentUser] User $person, TakePartOut $action): JsonResponse
+    {
+        $entry = $action->out($machine->loadMissing('job', 'sheet'), DeviceHeaders::stamp($request), Body::text($request, 'subject', 120), Body::text($request, 'why', self::TEXT), Body::text($request, 'wire', self::TEXT), Body::text($request, 'who', self::TEXT));
+
+        return $this->recorded->reply($machine, $entry, $person);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/parts-back', operationId: 'putPartBack', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['subject', 'word'], properties: [new OA\Property(property: 'subject', type: 'string'), new OA\Property(property: 'word', type: 'string')])), responses: [new OA\Response(response: 201, description: 'In service', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 409, description: 'Somebody was first', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function partBack(Request $request, Machine $machine, #[CurrentUser] User $person, TakePartOut $action): JsonResponse
+    {
+        $entry = $action->back($machine->loadMissing('job'), DeviceHeaders::stamp($request), Body::text($request, 'subject', 120), Body::text($request, 'word', self::TEXT));
+
+        return $this->recorded->reply($machine, $entry, $person);
+    }
+}

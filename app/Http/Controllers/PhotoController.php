@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\AddPhoto;
+use App\Http\Problems\Problem;
+use App\Http\Schema\ProblemView;
+use App\Http\Schema\RecordedView;
+use App\Models\Entry;
+use App\Models\Machine;
+use App\Models\User;
+use App\Records\PhotoStore;
+use App\Support\DeviceHeaders;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+final class PhotoController
+{
+    private const TEXT = 200;
+
+    /** The body is the picture itself. */
+    #[OA\Post(path: '/api/v1/machines/{machine}/photos', operationId: 'addPhoto', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'about', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'item', in: 'query', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'caption', in: 'query', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(content: [new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')), new OA\MediaType(mediaType: 'image/png', schema: new OA\Schema(type: 'string', format: 'binary')), new OA\MediaType(mediaType: 'image/webp', schema: new OA\Schema(type: 'string', format: 'binary'))]), responses: [new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 413, description: 'Too large', content: new OA\JsonContent(ref: ProblemView::class)), new OA\Response(response: 507, description: 'No room left', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function add(Request $request, Machine $machine, #[CurrentUser] User $person, AddPhoto $action, Recorded $recorded): JsonResponse
+    {
+        $about = filter_var($request->query('about'), FILTER_VALIDATE_INT, ['options' => ['min_range' => 1]]);
+        if ($about === false) {
+            throw Problem::field('about', $request->query('about'), 'the place of an entry on this machine\'s tape');
+        }
+        $entry = $action->add($machine, DeviceHeaders::stamp($request), $request->getContent(), $about, self::text($request, 'item'), self::text($request, 'caption'));
+
+        return $recorded->reply($machine, $entry, $person);
+    }
+
+    #[OA\Get(path: '/api/v1/machines/{machine}/photos/{at}', operationId: 'photo', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(name: 'at', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The picture', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')))])]
+    public function show(Machine $machine, int $at, PhotoStore $store): BinaryFileResponse
+    {
+        $entry = Entry::query()->where('machine_id', $machine->id)->where('at', $at)->where('kind', 'photo')->firstOrFail();
+        $path = $store->path($machine->company_id, (string) $entry->details['sha256']);
+        if (! is_file($path)) {
+            throw Problem::notFound();
+        }
+
+        return response()->file($path, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'Content-Security-Policy' => "default-src 'none'"]);
+    }
+
+    private static function text(Request $request, string $name): string
+    {
+        $value = $request->query($name, '');
+
+        return is_string($value) && mb_strlen($value) <= self::TEXT ? $value : throw Problem::field($name, $value, 'a text of at most ' . self::TEXT . ' characters');
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Http\Schema\SignatureView;
+use App\Http\Schema\SignOffView;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+
+/** Who has reviewed and signed a tape, and what was written since. */
+final class SignOffs
+{
+    /** What belongs to the signing itself and opens no addendum. */
+    private const SIGNING = ['reviewed', 'signed', 'clock_started', 'clock_stopped', 'ready_asked', 'ready_answered'];
+
+    /** @param Collection<int, \stdClass> $rows of a tape, in the order of their places */
+    public static function of(Collection $rows, TapeState $state): SignOffView
+    {
+        $signed = $rows->where('kind', 'signed');
+        $last = array_map(fn (array $s): int => $s['entry'], $state->signatures);
+        $both = count($last) === 2 ? max($last) : 0;
+        $review = $rows->where('kind', 'reviewed')->last();
+
+        return new SignOffView(
+            array_values($signed->map(function (\stdClass $row): SignatureView {
+                $details = json_decode($row->details, true);
+
+                return new SignatureView($row->at, $details['role'], $details['name'], self::iso($row->placed_at), $details['strokes']);
+            })->all()),
+            $review?->who,
+            $review === null ? null : self::iso($review->placed_at),
+            $state->reviewedAt > $state->lastSaid,
+            $both,
+            $both === 0 ? 0 : $rows->where('at', '>', $both)->whereNotIn('kind', self::SIGNING)->count(),
+        );
+    }
+
+    private static function iso(string $time): string
+    {
+        return CarbonImmutable::parse($time)->utc()->format('Y-m-d\TH:i:s\Z');
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Entry;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
+
+/** What somebody else wrote first: who, when and with which words, for those who come second. */
+final class Theirs
+{
+    public function __construct(private readonly TapeReader $tape)
+    {
+    }
+
+    /**
+     * The last entry of a kind.
+     *
+     * @param \Closure(Builder): mixed|null $which narrows the entries
+     * @return array{theirs: array{at: int, who: string, when: string, words: string}}|array{}
+     */
+    public function last(int $machineId, string $kind, ?\Closure $which = null): array
+    {
+        $query = Entry::query()->where('machine_id', $machineId)->when($kind !== '', fn ($q) => $q->where('kind', $kind))->toBase();
+        if ($which !== null) {
+            $which($query);
+        }
+        $at = $query->max('at');
+
+        return is_int($at) ? $this->entry($machineId, $at) : [];
+    }
+
+    /** @return array{theirs: array{at: int, who: string, when: string, words: string}}|array{} */
+    public function entry(int $machineId, int $at): array
+    {
+        $row = $this->tape->rows($machineId, $at)->first();
+
+        return $row === null ? [] : ['theirs' => [
+            'at' => $row->at,
+            'who' => $row->who,
+            'when' => CarbonImmutable::parse($row->placed_at)->utc()->format('Y-m-d\TH:i:s\Z'),
+            'words' => $this->tape->headline($row),
+        ]];
+    }
+}

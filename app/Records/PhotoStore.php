@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Http\Problems\Problem;
+
+/**
+ * Keeps pictures outside what the web server serves: turned upright, at most so large, written anew as JPEG, so that
+ * neither the place they were taken at nor anything else that came with them stays. Each is named by its SHA-256.
+ */
+final class PhotoStore
+{
+    public const BYTES = 12_582_912;
+    private const PIXELS = 40_000_000;
+    private const SIDE = 1_600;
+    private const QUALITY = 82;
+
+    public function __construct(private readonly string $folder)
+    {
+    }
+
+    /**
+     * @return array{sha256: string, bytes: int, width: int, height: int}
+     * @throws Problem when it is no picture, too large, or there is no room for it
+     */
+    public function keep(int $companyId, string $given): array
+    {
+        $size = strlen($given) <= self::BYTES ? @getimagesizefromstring($given) : throw Problem::tooLarge('A picture has at most ' . intdiv(self::BYTES, 1_048_576) . ' MB.');
+        if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
+            throw Problem::field('photo', null, 'a picture: JPEG, PNG or WebP');
+        }
+        if ($size[0] * $size[1] > self::PIXELS) {
+            throw Problem::tooLarge('A picture has at most ' . intdiv(self::PIXELS, 1_000_000) . ' million points.');
+        }
+        $image = @imagecreatefromstring($given);
+        if ($image === false) {
+            throw Problem::field('photo', null, 'a picture that can be read to its end');
+        }
+        $small = self::shrunk(self::upright($image, $given, $size[2]));
+        ob_start();
+        imagejpeg($small, null, self::QUALITY);
+        $jpeg = (string) ob_get_clean();
+        $sha = hash('sha256', $jpeg);
+        $this->write($this->path($companyId, $sha), $jpeg);
+
+        return ['sha256' => $sha, 'bytes' => strlen($jpeg), 'width' => imagesx($small), 'height' => imagesy($small)];
+    }
+
+    /** The file of a kept picture. */
+    public function path(int $companyId, string $sha): string
+    {
+        return "$this->folder/$companyId/" . substr($sha, 0, 2) . "/$sha.jpg";
+    }
+
+    /** A whole file or none: it is written beside and then moved. */
+    private function write(string $path, string $jpeg): void
+    {
+        if (is_file($path)) {
+            return;
+        }
+        $folder = dirname($path);
+        $isThere = is_dir($folder) || @mkdir($folder, 0700, true) || is_dir($folder);
+        $draft = "$path." . bin2hex(random_bytes(6));
+        if (! $isThere || @file_put_contents($draft, $jpeg) !== strlen($jpeg) || ! @rename($draft, $path)) {
+            @unlink($draft);
+            throw Problem::noRoom();
+        }
+    }
+
+    /** As the camera was held, by its own word (Exif 2.3, tag 0x0112). */
+    private static function upright(\GdImage $image, string $given, int $type): \GdImage
+    {
+        $stream = fopen('php://memory', 'r+');
+        if ($type !== IMAGETYPE_JPEG || $stream === false || ! function_exists('exif_read_data')) {
+            return $image;
+        }
+        fwrite($stream, $given);
+        rewind($stream);
+        $exif = @exif_read_data($stream);
+        $turned = match (is_array($exif) ? ($exif['Orientation'] ?? 1) : 1) {
+            3 => imagerotate($image, 180, 0),
+            6 => imagerotate($image, -90, 0),
+            8 => imagerotate($image, 90, 0),
+            default => $image,
+        };
+
+        return $turned === false ? $image : $turned;
+    }
+
+    private static function shrunk(\GdImage $image): \GdImage
+    {
+        [$width, $height] = [imagesx($image), imagesy($image)];
+        $scale = min(1, self::SIDE / max($width, $height));
+        [$w, $h] = [max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale))];
+        $small = imagecreatetruecolor($w, $h);
+        // What is see-through becomes white: JPEG has no other way.
+        imagefill($small, 0, 0, (int) imagecolorallocate($small, 255, 255, 255));
+        imagecopyresampled($small, $image, 0, 0, 0, 0, $w, $h, $width, $height);
+
+        return $small;
+    }
+}

@@ -35,6 +35,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings'])->whereNumber('machine');
 
     Route::get('machines/{machine}/photos/{at}', [PhotoController::class, 'show'])->whereNumber(['machine', 'at']);
+    Route::get('schemas/{name}', [RecordController::class, 'schema'])->whereIn('name', ['record', 'equipment-sheet']);
     Route::get('clocks', [ClockController::class, 'index']);
     Route::get('clocks.ics', [ClockController::class, 'calendar']);
     Route::get('instruments', [InstrumentController::class, 'index']);

@@ -46,12 +46,12 @@ final class SignOff
             $standing = $this->standings->ofOne($locked);
             $state = $standing->tape;
             $signed = $state->signatures[$role] ?? null;
-            if ($signed !== null && $signed['at'] > $state->lastSaid) {
+            if ($signed !== null && $signed['entry'] > $state->lastSaid) {
                 throw Problem::already("It is signed as $role already.", $this->theirs->entry($locked->id, $signed['entry']));
             }
             $this->nothingNew($locked, $seen);
             self::nothingMissing($standing);
-            if ($role === 'lead' && $state->reviewedAt < $state->lastSaid) {
+            if ($role === 'lead' && ! $state->isReviewed()) {
                 throw Problem::other(409, 'It is reviewed before it is signed: something was written since the last review.');
             }
             $entry = $this->tape->append($locked, 'signed', $stamp, ['details' => [

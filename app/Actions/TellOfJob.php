@@ -61,8 +61,7 @@ final class TellOfJob
             $job = SiteJob::query()->lockForUpdate()->findOrFail($machine->site_job_id);
             [$kind, $details] = $tell($job);
             $mine = null;
-            /** @var Machine $each */
-            foreach (Machine::query()->where('site_job_id', $job->id)->orderBy('id')->get() as $each) {
+            foreach ($job->load('machines')->machines->sortBy('id') as $each) {
                 $entry = $this->tape->holding($each->is($machine) ? $machine : $each, fn (Machine $locked): Entry => $this->tape->append($locked, $kind, $stamp, ['details' => $details]));
                 $mine = $each->is($machine) ? $entry : $mine;
             }

@@ -11,13 +11,13 @@ final class ReadingsTable
 {
     public const HEAD = ['at', 'device_time', 'server_time', 'who', 'check', 'subject', 'path', 'reading', 'read', 'unit', 'value', 'value_unit', 'instrument', 'suspect', 'superseded_by'];
 
-    /** @param list<TapeEntry> $entries newest first */
+    /** @param list<TapeEntry> $entries oldest first */
     public function of(array $entries): string
     {
         $file = fopen('php://temp', 'r+');
         assert($file !== false);
         fputcsv($file, self::HEAD, escape: '', eol: "\r\n");
-        foreach (array_reverse($entries) as $entry) {
+        foreach ($entries as $entry) {
             foreach ($entry->readings as $reading) {
                 fputcsv($file, [
                     $entry->at, $entry->deviceAt, $entry->recordedAt, self::text($entry->who), $entry->check, self::text($entry->subject),

@@ -31,7 +31,7 @@ final class SignOffs
             })->all()),
             $review?->who,
             $review === null ? null : self::iso($review->placed_at),
-            $state->reviewedAt > $state->lastSaid,
+            $state->isReviewed(),
             $both,
             $both === 0 ? 0 : $rows->where('at', '>', $both)->whereNotIn('kind', self::SIGNING)->count(),
         );

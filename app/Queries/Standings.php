@@ -164,7 +164,7 @@ final class Standings
             'put_back' => $putBack,
             'overrides' => $state->overrides,
             'disabled' => array_values(array_map($only('subject', 'why', 'wire', 'who', 'at'), $state->disabled)),
-            'signatures' => array_values(array_map($only('role', 'at'), $state->signatures)),
+            'signatures' => $state->signatures(),
             'open_items' => $state->openItems(),
             'supply_changed_at' => $state->supplyChangedAt,
         ], fn (mixed $value): bool => $value !== [] && $value !== null);

@@ -36,8 +36,8 @@ final class TapeState
 
     public ?int $supplyChangedAt = null;
 
-    /** Rank of the last review, and of the last entry that says something of the machine. */
-    public int $reviewedAt = 0;
+    /** The entry of the last review, and the last that arrived of those that say something of the machine. */
+    public int $reviewed = 0;
 
     public int $lastSaid = 0;
 
@@ -79,6 +79,22 @@ final class TapeState
         return $open;
     }
 
+    /**
+     * As job.gates takes them. A signature is for what lay before the person: an entry that arrived since, wherever
+     * it stands in time, was not among it.
+     *
+     * @return list<array{role: string, at: int}>
+     */
+    public function signatures(): array
+    {
+        return array_values(array_map(fn (array $s): array => ['role' => $s['role'], 'at' => $s['entry'] > $this->lastSaid ? $s['at'] : 0], $this->signatures));
+    }
+
+    public function isReviewed(): bool
+    {
+        return $this->reviewed > $this->lastSaid;
+    }
+
     /** @param array<array-key, string> $putBack what is out, by the id of its entry */
     public function words(array $putBack): GateWords
     {
@@ -105,13 +121,13 @@ final class TapeState
     private function take(\stdClass $row, int $rank, bool $suspect): void
     {
         if (in_array($row->kind, self::SAYS, true)) {
-            $this->lastSaid = $rank;
+            $this->lastSaid = max($this->lastSaid, $row->at);
         }
         match ($row->kind) {
             'check' => $this->check($row, $rank, $suspect),
             'override' => $this->overrides[] = ['gate' => $row->gate, 'role' => $row->role, 'reason' => $row->reason, 'at' => $rank],
             'supply_work' => $this->supplyChangedAt = $rank,
-            'reviewed' => $this->reviewedAt = $rank,
+            'reviewed' => $this->reviewed = $row->at,
             default => $this->other($row, $rank),
         };
     }

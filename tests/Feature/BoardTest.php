@@ -65,7 +65,7 @@ final class BoardTest extends FeatureTestCase
         app(CurrentCompany::class)->set(null);
         $file = $this->actingAs($starter)->get("/api/v1/machines/$machine->id/record.json")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="record-RTU-9-S-1.json"');
         self::assertCount(12, $file->json('answers'));
-        self::assertSame([481.0, 478.0, 484.0], array_map(floatval(...), array_column($file->json('evidence.0.readings'), 'value')));
+        self::assertSame([481.0, 478.0, 484.0], array_map(floatval(...), array_column($file->json('chain.0.entry.readings'), 'value_read')));
         self::assertStringContainsString('others set it', $file->json('answers.0.sentence'));
     }
 

@@ -9,10 +9,12 @@ use App\Models\Machine;
 use App\Models\User;
 use App\Queries\ReadingsTable;
 use App\Queries\RecordSheet;
+use App\Records\RecordExport;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class RecordController
 {
@@ -26,14 +28,20 @@ final class RecordController
         return Reply::with($this->sheet->of($machine, $person));
     }
 
-    /** The same as a file to keep. */
-    #[OA\Get(path: '/api/v1/machines/{machine}/record.json', operationId: 'recordFile', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The record as a file', content: new OA\JsonContent(ref: RecordView::class))])]
-    public function file(Machine $machine, #[CurrentUser] User $person): JsonResponse
+    /** The same as a file that proves itself. */
+    #[OA\Get(path: '/api/v1/machines/{machine}/record.json', operationId: 'recordFile', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The record as a file, chained and sealed; its schema is at /api/v1/schemas/record', content: new OA\JsonContent(type: 'object'))])]
+    public function file(Machine $machine, #[CurrentUser] User $person, RecordExport $export): Response
     {
-        $answer = Reply::with($this->sheet->of($machine, $person));
-        $answer->setEncodingOptions($answer->getEncodingOptions() | JSON_PRETTY_PRINT);
+        $record = $this->sheet->of($machine, $person);
 
-        return $answer->header('Content-Disposition', self::kept('record', $machine, 'json'));
+        return response($export->of($machine, $record), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => self::kept('record', $machine, 'json')]);
+    }
+
+    /** What a file that leaves or enters may say. */
+    #[OA\Get(path: '/api/v1/schemas/{name}', operationId: 'schema', tags: ['schemas'], parameters: [new OA\Parameter(name: 'name', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['record', 'equipment-sheet']))], responses: [new OA\Response(response: 200, description: 'A JSON Schema, 2020-12', content: new OA\JsonContent(type: 'object'))])]
+    public function schema(string $name): BinaryFileResponse
+    {
+        return response()->file(database_path("schemas/$name.schema.json"), ['Content-Type' => 'application/schema+json']);
     }
 
     /** Every figure as it was read, for a spreadsheet. */

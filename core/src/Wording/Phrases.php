@@ -37,7 +37,9 @@ final class Phrases
     /** A few words that stand where the question is too long (a tab, a line on the tape). */
     public function short(string $check): string
     {
-        return $this->text($check, 'short');
+        $told = is_file("$this->folder/$this->language/" . strtok($check, '.') . '.php') ? $this->check($check)['short'] ?? null : null;
+
+        return is_string($told) ? $told : ucfirst($this->common('todo', $check));
     }
 
     /** @return array{0: string, 1: string} label and help of a field, by its path without indexes */

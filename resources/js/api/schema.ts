@@ -526,8 +526,25 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The same as a file to keep. */
+        /** The same as a file that proves itself. */
         get: operations["recordFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/schemas/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a file that leaves or enters may say. */
+        get: operations["schema"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2122,13 +2139,35 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The record as a file */
+            /** @description The record as a file, chained and sealed; its schema is at /api/v1/schemas/record */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RecordView"];
+                    "application/json": Record<string, never>;
+                };
+            };
+        };
+    };
+    schema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: "record" | "equipment-sheet";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A JSON Schema, 2020-12 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
                 };
             };
         };

@@ -46,7 +46,7 @@ const gate = (n: number, state: string, sentence: string): GateView => ({
   subject: '',
   missing: [],
   flags: [],
-  notes: [], flags: [], notes: [],
+  notes: [],
 })
 
 beforeEach(() => {

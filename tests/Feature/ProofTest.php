@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Machine;
+use App\Models\User;
+use App\Support\CurrentCompany;
+use App\Support\Role;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** An exported record proves itself, and shows what was changed. */
+final class ProofTest extends FeatureTestCase
+{
+    public function testTheExportIsAsItWasWrittenAndSaysWhoseKeyVouches(): void
+    {
+        [$lead, $file] = $this->exported();
+        [$status, $said] = $this->verify($file);
+        self::assertSame(0, $status, $said);
+        $record = json_decode((string) file_get_contents($file));
+        self::assertStringContainsString("The key of {$lead->company->name} vouches for it: fingerprint {$record->company->fingerprint}.", $said);
+        self::assertSame(0, $this->verify($file, '--digest', $record->chain[1]->digest)[0]);
+        self::assertSame(0, $this->verify($file, '--key', $record->company->fingerprint)[0]);
+        self::assertSame(1, $this->verify($file, '--digest', str_repeat('0', 64))[0]);
+        self::assertSame(1, $this->verify($file, '--key', '0000 0000 0000 0000')[0]);
+        self::assertSame(2, $this->verify("$file.not-there")[0]);
+    }
+
+    /** @return iterable<string, array{string, string, int, string}> text, its change, the status, what is said */
+    public static function changes(): iterable
+    {
+        yield 'a reading' => ['"value_read": 480', '"value_read": 481', 1, 'Entry 2 is not as it was written'];
+        yield 'a word of a note' => ['panel was warm', 'panel was cold', 1, 'Entry 4 is not as it was written'];
+        yield 'the time of the lockout' => ['"tester_proved_after": true', '"tester_proved_after": null', 1, 'Entry 1 is not as it was written'];
+        yield 'the company\'s name' => ['Brass & Pine', 'Brass & Fine', 1, 'the seal does not hold'];
+        yield 'an answer' => ['"state": "not_on_job"', '"state": "answered"', 1, 'the seal does not hold'];
+        yield 'the format' => ['iron-start-record-1', 'iron-start-record-2', 2, 'is no record as the schema has it'];
+        yield 'a brace' => ['"chain": [', '"chain": ', 2, 'is not JSON any more'];
+    }
+
+    #[DataProvider('changes')]
+    public function testOneChangeIsFoundAndNamed(string $text, string $changed, int $status, string $said): void
+    {
+        [, $file] = $this->exported();
+        $whole = (string) file_get_contents($file);
+        self::assertStringContainsString($text, $whole);
+        file_put_contents($file, substr_replace($whole, $changed, (int) strpos($whole, $text), strlen($text)));
+        [$found, $told] = $this->verify($file);
+        self::assertSame($status, $found, $told);
+        self::assertStringContainsString($said, $told);
+    }
+
+    public function testAnEntryLeftOutIsFound(): void
+    {
+        [, $file] = $this->exported();
+        $record = json_decode((string) file_get_contents($file));
+        array_splice($record->chain, 1, 1);
+        file_put_contents($file, json_encode($record, JSON_PRESERVE_ZERO_FRACTION));
+        self::assertStringContainsString('Entry 3 is not as it was written, or an entry before it is missing', $this->verify($file)[1]);
+        array_pop($record->chain);
+        array_pop($record->chain);
+        file_put_contents($file, json_encode($record, JSON_PRESERVE_ZERO_FRACTION));
+        self::assertStringContainsString('entries are missing at the end', $this->verify($file)[1]);
+    }
+
+    public function testEveryEntryIsChainedAsItIsRecorded(): void
+    {
+        [, , $machine] = $this->exported();
+        self::assertSame(DB::table('entries')->where('machine_id', $machine->id)->orderBy('at')->pluck('at')->all(), DB::table('chain_links')->where('machine_id', $machine->id)->orderBy('at')->pluck('at')->all());
+        $this->expectExceptionMessage('written once');
+        DB::table('chain_links')->where('machine_id', $machine->id)->update(['digest' => str_repeat('0', 64)]);
+    }
+
+    /** @return array{User, string, Machine} the lead, the file, the machine */
+    private function exported(): array
+    {
+        $lead = $this->person(Role::Lead);
+        $machine = $this->machine($lead);
+        $this->record($lead, $machine, 'power.lockout', self::lockout())->assertCreated();
+        $this->record($lead, $machine, 'power.voltage', ['volts_ab' => '480 V', 'volts_bc' => '481 V', 'volts_ca' => '479 V', 'plate_voltage' => '460'])->assertCreated();
+        $this->record($lead, $machine, 'power.rotation', ['meter' => 'cba'])->assertCreated();
+        $this->write($lead, "machines/$machine->id/notes", ['text' => 'The panel was warm — “ü” & 1/3'])->assertCreated();
+        app(CurrentCompany::class)->set(null);
+        $answer = $this->actingAs($lead)->get("/api/v1/machines/$machine->id/record.json")->assertOk();
+        $file = sys_get_temp_dir() . '/' . uniqid('record') . '.json';
+        file_put_contents($file, $answer->getContent());
+        $this->beforeApplicationDestroyed(fn (): bool => ! is_file($file) || unlink($file));
+
+        return [$lead, $file, $machine];
+    }
+
+    /** @return array{int, string} status and what was said */
+    private function verify(string ...$arguments): array
+    {
+        exec(base_path('bin/verify') . ' ' . implode(' ', array_map(escapeshellarg(...), $arguments)) . ' 2>&1', $lines, $status);
+
+        return [$status, implode("\n", $lines)];
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Machine;
+use App\Models\User;
+use App\Support\CurrentCompany;
+use App\Support\Role;
+use Illuminate\Testing\TestResponse;
+use IronStart\Core\Chain\Seal;
+use Tests\Support\Answered;
+
+/** Review and signatures: what is missing holds them, what is signed stays. */
+final class SignOffTest extends FeatureTestCase
+{
+    private User $starter;
+
+    private User $lead;
+
+    private Machine $machine;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->starter = $this->person(Role::Starter);
+        $this->lead = $this->person(Role::Lead, $this->starter->company);
+        $this->machine = $this->machine($this->starter);
+        app(CurrentCompany::class)->as($this->starter->company_id, fn () => app(Answered::class)->everything($this->machine->load('job', 'sheet'), $this->starter));
+    }
+
+    public function testStarterAndLeadSignAndALaterEntryIsAnAddendum(): void
+    {
+        $this->sign($this->lead, 'lead')->assertStatus(409)->assertJsonPath('detail', 'It is reviewed before it is signed: something was written since the last review.');
+        $this->sign($this->starter, 'starter')->assertCreated()->assertJsonPath('machine.signOff.signatures.0.role', 'starter');
+        $this->write($this->lead, $this->path('reviews'), ['word' => 'Read it all', 'seen' => $this->seen()])->assertCreated()->assertJsonPath('machine.signOff.reviewCounts', true);
+        $signed = $this->sign($this->lead, 'lead')->assertCreated();
+        self::assertSame(['answered', 0], [$signed->json('machine.gates.11.state'), $signed->json('machine.signOff.addendum')]);
+        self::assertNotNull($signed->json('machine.digest'));
+        $this->sign($this->lead, 'lead')->assertStatus(409)->assertJsonPath('theirs.words', 'Signed as lead.');
+        $later = $this->write($this->starter, $this->path('notes'), ['text' => 'Owner called'])->assertCreated();
+        self::assertSame(1, $later->json('machine.signOff.addendum'));
+        $record = json_decode((string) $this->get_($this->lead, 'record.json')->getContent());
+        $links = array_values(array_filter($record->chain, fn (\stdClass $link): bool => $link->entry->kind === 'signed'));
+        self::assertCount(2, $links);
+        self::assertTrue(Seal::vouches($record->company->public_key, $links[1]->digest, $links[1]->signature));
+        self::assertSame('Hand over', $links[1]->entry->details->answers[11]->gate === 12 ? 'Hand over' : '');
+    }
+
+    public function testTheWarrantyClockBeginsWithTheSecondSignature(): void
+    {
+        $this->sign($this->starter, 'starter')->assertCreated();
+        $this->write($this->lead, $this->path('reviews'), ['word' => 'Read it all', 'seen' => $this->seen()])->assertCreated();
+        $this->sign($this->lead, 'lead')->assertCreated();
+        app(CurrentCompany::class)->set(null);
+        $clock = $this->actingAs($this->lead)->getJson('/api/v1/clocks')->json('clocks.0');
+        self::assertSame(['registration_due', 60 * 86_400], [$clock['kind'], strtotime($clock['endsAt']) - strtotime($clock['startedAt'])]);
+    }
+
+    public function testWhatIsOutHoldsTheSignature(): void
+    {
+        $out = $this->write($this->starter, $this->path('put-back'), ['kind' => 'detector', 'where' => 'corridor'])->json('putBack');
+        $held = $this->sign($this->starter, 'starter')->assertStatus(409);
+        self::assertContains('put back: Detector covered: corridor', $held->json('reasons'));
+        $this->write($this->starter, $this->path("put-back/$out/close"), ['word' => 'uncovered'])->assertCreated();
+        $this->sign($this->starter, 'starter')->assertCreated();
+    }
+
+    public function testNobodySignsWhatTheyHaveNotRead(): void
+    {
+        $seen = $this->seen();
+        $this->write($this->lead, $this->path('notes'), ['text' => 'One more thing'])->assertCreated();
+        $late = $this->sign($this->starter, 'starter', $seen)->assertStatus(409);
+        self::assertSame(['Some lead', 'One more thing'], [$late->json('theirs.who'), $late->json('theirs.words')]);
+    }
+
+    public function testOnlyTheirOwnRoleAndADrawnSignature(): void
+    {
+        $this->sign($this->lead, 'starter')->assertForbidden();
+        $this->sign($this->starter, 'lead')->assertForbidden();
+        $this->sign($this->starter, 'owner')->assertStatus(422)->assertJsonPath('field', 'role');
+        $this->write($this->starter, $this->path('reviews'), ['word' => 'x', 'seen' => 1])->assertForbidden();
+        foreach ([[], [[[0.1, 0.1]]], [[[0.1, 7]]], 'me', [[array_fill(0, 9, 0.5)]]] as $strokes) {
+            $this->write($this->starter, $this->path('signatures'), ['role' => 'starter', 'strokes' => $strokes, 'seen' => $this->seen()])->assertStatus(422);
+        }
+    }
+
+    private function path(string $rest): string
+    {
+        return "machines/{$this->machine->id}/$rest";
+    }
+
+    private function seen(): int
+    {
+        return (int) $this->get_($this->lead, 'news')->json('news');
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function get_(User $person, string $path): TestResponse
+    {
+        app(CurrentCompany::class)->set(null);
+
+        return $this->actingAs($person)->getJson('/api/v1/' . $this->path($path));
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function sign(User $person, string $role, ?int $seen = null): TestResponse
+    {
+        $stroke = array_map(fn (int $i): array => [$i / 20, abs(sin($i))], range(0, 19));
+
+        return $this->write($person, $this->path('signatures'), ['role' => $role, 'strokes' => [$stroke], 'seen' => $seen ?? $this->seen()]);
+    }
+}

@@ -32,8 +32,10 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('machines/{machine}/news', [MachineController::class, 'news'])->whereNumber('machine');
     Route::get('machines/{machine}/record', [RecordController::class, 'show'])->whereNumber('machine');
     Route::get('machines/{machine}/record.json', [RecordController::class, 'file'])->whereNumber('machine');
+    Route::get('machines/{machine}/record.pdf', [RecordController::class, 'paper'])->whereNumber('machine');
     Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings'])->whereNumber('machine');
 
+    Route::get('machines/{machine}/parts-out/{at}/tag.pdf', [JobController::class, 'tag'])->whereNumber(['machine', 'at']);
     Route::get('machines/{machine}/photos/{at}', [PhotoController::class, 'show'])->whereNumber(['machine', 'at']);
     Route::get('schemas/{name}', [RecordController::class, 'schema'])->whereIn('name', ['record', 'equipment-sheet']);
     Route::get('clocks', [ClockController::class, 'index']);

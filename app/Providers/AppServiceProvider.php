@@ -7,8 +7,10 @@ namespace App\Providers;
 use App\Models\Machine;
 use App\Models\User;
 use App\Records\CompanyKeys;
+use App\Records\Paper;
 use App\Records\PhotoStore;
 use App\Support\CurrentCompany;
+use Illuminate\Contracts\View\Factory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Vite;
@@ -29,6 +31,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Bench::class, fn (): Bench => new Bench(new Registry(), $this->app->make(Speaker::class)));
         $this->app->singleton(CompanyKeys::class, fn (): CompanyKeys => new CompanyKeys(config('iron.keys')));
         $this->app->singleton(PhotoStore::class, fn (): PhotoStore => new PhotoStore(config('iron.photos')));
+        $this->app->singleton(Paper::class, fn (): Paper => new Paper($this->app->make(Factory::class), public_path('build/fonts'), storage_path('fonts')));
         $this->app->singleton(GateSpeaker::class, fn (): GateSpeaker => new GateSpeaker($this->app->make(Phrases::class)));
     }
 

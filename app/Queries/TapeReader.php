@@ -103,6 +103,8 @@ final class TapeReader
                 correctionMs: $row->correction_ms,
                 about: $row->about,
                 photos: array_values(($photos[$row->at] ?? collect())->map(self::photo(...))->all()),
+                values: (object) ($said['values'] ?? []),
+                drawing: (object) ($said['drawing'] ?? []),
             );
         }
 

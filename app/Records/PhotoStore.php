@@ -15,6 +15,7 @@ final class PhotoStore
     public const BYTES = 12_582_912;
     private const PIXELS = 40_000_000;
     private const SIDE = 1_600;
+    private const PREVIEW = 480;
     private const QUALITY = 82;
 
     public function __construct(private readonly string $folder)
@@ -44,6 +45,9 @@ final class PhotoStore
         $jpeg = (string) ob_get_clean();
         $sha = hash('sha256', $jpeg);
         $this->write($this->path($companyId, $sha), $jpeg);
+        ob_start();
+        imagejpeg(self::shrunk($small, self::PREVIEW), null, self::QUALITY);
+        $this->write($this->preview($companyId, $sha), (string) ob_get_clean());
 
         return ['sha256' => $sha, 'bytes' => strlen($jpeg), 'width' => imagesx($small), 'height' => imagesy($small)];
     }
@@ -52,6 +56,12 @@ final class PhotoStore
     public function path(int $companyId, string $sha): string
     {
         return "$this->folder/$companyId/" . substr($sha, 0, 2) . "/$sha.jpg";
+    }
+
+    /** The file of its small copy, for the tape and the paper. */
+    public function preview(int $companyId, string $sha): string
+    {
+        return "$this->folder/$companyId/" . substr($sha, 0, 2) . "/$sha-small.jpg";
     }
 
     /** A whole file or none: it is written beside and then moved. */
@@ -89,10 +99,10 @@ final class PhotoStore
         return $turned === false ? $image : $turned;
     }
 
-    private static function shrunk(\GdImage $image): \GdImage
+    private static function shrunk(\GdImage $image, int $side = self::SIDE): \GdImage
     {
         [$width, $height] = [imagesx($image), imagesy($image)];
-        $scale = min(1, self::SIDE / max($width, $height));
+        $scale = min(1, $side / max($width, $height));
         [$w, $h] = [max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale))];
         $small = imagecreatetruecolor($w, $h);
         // What is see-through becomes white: JPEG has no other way.

@@ -107,6 +107,8 @@ final class CrewTest extends FeatureTestCase
         $out = $this->post_($this->starter, 'parts-out', $tag)->assertCreated();
         self::assertSame($part, $out->json('machine.partsOut.0.subject'));
         $this->post_($this->starter, 'parts-out', $tag)->assertStatus(409)->assertJsonPath('theirs.who', 'Some starter');
+        $tag = $this->actingAs($this->starter)->get("/api/v1/machines/{$this->machine->id}/parts-out/{$out->json('at')}/tag.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
+        self::assertStringStartsWith('%PDF-', (string) $tag->getContent());
         $this->post_($this->starter, 'parts-back', ['subject' => $part, 'word' => 'new compressor'])->assertCreated()->assertJsonPath('machine.partsOut', []);
     }
 

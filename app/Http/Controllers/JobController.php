@@ -7,14 +7,18 @@ namespace App\Http\Controllers;
 use App\Actions\TakePartOut;
 use App\Actions\TellOfJob;
 use App\Http\Problems\Problem;
+use App\Http\Schema\PartOutView;
 use App\Http\Schema\ProblemView;
 use App\Http\Schema\RecordedView;
+use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\User;
+use App\Records\Paper;
 use App\Support\DeviceHeaders;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 
 /** What holds for a job or a part of a machine: facts, work on the supply, what is out of service. */
@@ -51,6 +55,20 @@ final class JobController
         $entry = $action->out($machine->loadMissing('job', 'sheet'), DeviceHeaders::stamp($request), Body::text($request, 'subject', 120), Body::text($request, 'why', self::TEXT), Body::text($request, 'wire', self::TEXT), Body::text($request, 'who', self::TEXT));
 
         return $this->recorded->reply($machine, $entry, $person);
+    }
+
+    /** The tag that hangs on the part. */
+    #[OA\Get(path: '/api/v1/machines/{machine}/parts-out/{at}/tag.pdf', operationId: 'partTag', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(name: 'at', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The tag as PDF', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))])]
+    public function tag(Machine $machine, int $at, #[CurrentUser] User $person, Paper $paper): Response
+    {
+        $machine->loadMissing('job.site');
+        $entry = Entry::query()->where('machine_id', $machine->id)->where('at', $at)->where('kind', 'part_disabled')->firstOrFail();
+        $told = fn (string $name): string => is_string($entry->details[$name] ?? null) ? $entry->details[$name] : '';
+        $part = new PartOutView($at, $told('subject'), $told('what'), $told('why'), $told('wire'), $told('who'));
+        $when = $entry->placed_at->setTimezone($person->company->time_zone)->format('Y-m-d H:i');
+        $pdf = $paper->print('tag', ['machine' => $machine, 'part' => $part, 'when' => $when], "Tag of $machine->name, $part->what", "$machine->name  entry $at", 'a6');
+
+        return response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="tag.pdf"']);
     }
 
     #[OA\Post(path: '/api/v1/machines/{machine}/parts-back', operationId: 'putPartBack', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['subject', 'word'], properties: [new OA\Property(property: 'subject', type: 'string'), new OA\Property(property: 'word', type: 'string')])), responses: [new OA\Response(response: 201, description: 'In service', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 409, description: 'Somebody was first', content: new OA\JsonContent(ref: ProblemView::class))])]

@@ -36,11 +36,12 @@ final class PhotoController
         return $recorded->reply($machine, $entry, $person);
     }
 
-    #[OA\Get(path: '/api/v1/machines/{machine}/photos/{at}', operationId: 'photo', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(name: 'at', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'The picture', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')))])]
-    public function show(Machine $machine, int $at, PhotoStore $store): BinaryFileResponse
+    #[OA\Get(path: '/api/v1/machines/{machine}/photos/{at}', operationId: 'photo', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(name: 'at', in: 'path', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'size', in: 'query', schema: new OA\Schema(type: 'string', enum: ['small']))], responses: [new OA\Response(response: 200, description: 'The picture', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')))])]
+    public function show(Request $request, Machine $machine, int $at, PhotoStore $store): BinaryFileResponse
     {
         $entry = Entry::query()->where('machine_id', $machine->id)->where('at', $at)->where('kind', 'photo')->firstOrFail();
-        $path = $store->path($machine->company_id, (string) $entry->details['sha256']);
+        $sha = (string) $entry->details['sha256'];
+        $path = $request->query('size') === 'small' ? $store->preview($machine->company_id, $sha) : $store->path($machine->company_id, $sha);
         if (! is_file($path)) {
             throw Problem::notFound();
         }

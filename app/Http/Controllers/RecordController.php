@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Queries\ReadingsTable;
 use App\Queries\RecordSheet;
 use App\Records\RecordExport;
+use App\Records\RecordPaper;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -35,6 +36,15 @@ final class RecordController
         $record = $this->sheet->of($machine, $person);
 
         return response($export->of($machine, $record), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => self::kept('record', $machine, 'json')]);
+    }
+
+    /** The same on paper. */
+    #[OA\Get(path: '/api/v1/machines/{machine}/record.pdf', operationId: 'recordPaper', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The record as PDF', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))])]
+    public function paper(Machine $machine, #[CurrentUser] User $person, RecordPaper $paper): Response
+    {
+        $record = $this->sheet->of($machine, $person);
+
+        return response($paper->of($machine, $record, $person->company->time_zone), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => strtr(self::kept('record', $machine, 'pdf'), ['attachment' => 'inline'])]);
     }
 
     /** What a file that leaves or enters may say. */

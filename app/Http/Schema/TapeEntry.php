@@ -7,7 +7,7 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** One line of a machine's tape. */
-#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos'])]
+#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos', 'values', 'drawing'])]
 final readonly class TapeEntry
 {
     /**
@@ -75,6 +75,10 @@ final readonly class TapeEntry
         public ?int $about,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PhotoView::class))]
         public array $photos,
+        #[OA\Property(type: 'object', additionalProperties: true)]
+        public object $values,
+        #[OA\Property(type: 'object', additionalProperties: true)]
+        public object $drawing,
     ) {
     }
 }

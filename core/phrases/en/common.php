@@ -223,6 +223,12 @@ return [
         'registration_due' => 'Register the machine with its maker today.',
         'put_back' => 'Its time is up: put it back, or say why it stays.',
     ],
+    'entries' => [
+        'check' => 'Reading', 'note' => 'Note', 'start' => 'Starting it now', 'suspect' => 'Reading doubted', 'override' => 'Opened against a stop',
+        'put_back_opened' => 'To be put back', 'put_back_closed' => 'Put back', 'put_back_left' => 'Left out', 'clock_started' => 'Clock started', 'clock_stopped' => 'Clock stopped',
+        'item_opened' => 'Left to do', 'item_owned' => 'Has an owner', 'item_done' => 'Done', 'part_disabled' => 'Taken out of service', 'part_enabled' => 'Back in service',
+        'fact' => 'About the job', 'supply_work' => 'Work on the supply', 'ready_asked' => 'Asked', 'ready_answered' => 'Answered', 'photo' => 'Picture', 'reviewed' => 'Reviewed', 'signed' => 'Signed',
+    ],
     'tape' => [
         'clock_started' => '{name}, {minutes, plural, one {# minute} other {# minutes}}',
         'clock_stopped' => '{name}: {word}',

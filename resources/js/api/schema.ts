@@ -260,6 +260,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/parts-out/{at}/tag.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The tag that hangs on the part. */
+        get: operations["partTag"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/parts-back": {
         parameters: {
             query?: never;
@@ -528,6 +545,23 @@ export interface paths {
         };
         /** The same as a file that proves itself. */
         get: operations["recordFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/record.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same on paper. */
+        get: operations["recordPaper"];
         put?: never;
         post?: never;
         delete?: never;
@@ -998,6 +1032,12 @@ export interface components {
             correctionMs: number;
             about: number | null;
             photos: components["schemas"]["PhotoView"][];
+            values: {
+                [key: string]: unknown;
+            };
+            drawing: {
+                [key: string]: unknown;
+            };
         };
         /** @description A job on the day's board. */
         TodayJob: {
@@ -1600,6 +1640,29 @@ export interface operations {
             };
         };
     };
+    partTag: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+                at: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The tag as PDF */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
     putPartBack: {
         parameters: {
             query?: never;
@@ -2085,7 +2148,9 @@ export interface operations {
     };
     photo: {
         parameters: {
-            query?: never;
+            query?: {
+                size?: "small";
+            };
             header?: never;
             path: {
                 machine: components["parameters"]["machine"];
@@ -2146,6 +2211,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": Record<string, never>;
+                };
+            };
+        };
+    };
+    recordPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The record as PDF */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
         };

@@ -62,6 +62,7 @@ final class RecordCheck
             if ($given->check === 'power.lockout' && $verdict->judgement->status->value === 'clear') {
                 $this->openPutBack->forLock($entry, $stamp, $input->text('lock_id'), $input->text('tag_name'));
             }
+            $this->clock->read($locked, $stamp, $given->check);
             $clock = ClockKind::of($given->check);
             $wait = ClockKind::wait($verdict->judgement);
             if ($clock !== null && $wait !== null) {

@@ -37,6 +37,21 @@ final class RunClock
         ]]);
     }
 
+    /** What was waited for has been read: its clocks need nobody's word any more. */
+    public function read(Machine $locked, Stamp $stamp, string $check): void
+    {
+        $kind = ClockKind::readBy($check);
+        if ($kind === null) {
+            return;
+        }
+        $running = Entry::query()->where('machine_id', $locked->id)->where('kind', 'clock_started')->where('details->kind', $kind->value)
+            ->whereNotExists(fn ($stop) => $stop->from('entries as stops')->whereColumn('stops.company_id', 'entries.company_id')->whereColumn('stops.machine_id', 'entries.machine_id')->where('stops.kind', 'clock_stopped')->whereColumn('stops.about', 'entries.at'))
+            ->orderBy('at')->get();
+        foreach ($running as $clock) {
+            $this->tape->append($locked, 'clock_stopped', $stamp, ['about' => $clock->at, 'details' => ['name' => $clock->details['name'] ?? '', 'word' => $this->phrases->common('clock_read', 'word')]]);
+        }
+    }
+
     /** @throws Problem when it is no clock of this machine, or somebody stopped it first */
     public function stop(Machine $machine, Stamp $stamp, int $clock, string $word): Entry
     {

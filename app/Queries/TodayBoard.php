@@ -73,6 +73,7 @@ final class TodayBoard
             $standing->gates->judgement->status->value,
             $standing->next(),
             array_values($job->people->pluck('name')->all()),
+            array_merge([], ...array_map(fn (GateLine $l): array => array_map(fn (string $note): string => "$l->name: $note", $l->notes), $standing->lines)),
         );
     }
 

@@ -7,9 +7,11 @@ namespace Database\Seeders;
 use App\Actions\AddNote;
 use App\Actions\ClosePutBack;
 use App\Actions\KeepSheet;
+use App\Actions\OpenPutBack;
 use App\Actions\PressStart;
 use App\Actions\RecordCheck;
 use App\Actions\RecordedInput;
+use App\Actions\RunClock;
 use App\Models\Company;
 use App\Models\Instrument;
 use App\Models\Machine;
@@ -37,6 +39,8 @@ final class DemoSeeder extends Seeder
         private readonly PressStart $start,
         private readonly ClosePutBack $closePutBack,
         private readonly AddNote $note,
+        private readonly OpenPutBack $openPutBack,
+        private readonly RunClock $clock,
     ) {
     }
 
@@ -52,7 +56,7 @@ final class DemoSeeder extends Seeder
                 User::query()->create(['company_id' => $company->id, 'name' => $person['name'], 'email' => $person['email'], 'role' => Role::from($person['role']), 'password' => Str::random(40)]);
             }
             foreach ($demo['instruments'] as $tool) {
-                Instrument::query()->create(['name' => $tool['name'], 'kind' => $tool['kind'], 'serial' => $tool['serial'], 'calibration_due' => CarbonImmutable::today()->addDays($tool['due_in_days'])]);
+                Instrument::query()->create(['name' => $tool['name'], 'kind' => $tool['kind'], 'serial' => $tool['serial'], 'accuracy' => $tool['accuracy'], 'calibration_due' => CarbonImmutable::today()->addDays($tool['due_in_days'])]);
             }
             foreach (glob(database_path('demo/sheets/*.json')) ?: [] as $sheet) {
                 $this->keepSheet->keep((string) file_get_contents($sheet));
@@ -94,6 +98,8 @@ final class DemoSeeder extends Seeder
             $stamp = new Stamp(self::person($entry['who']), 'demo', $at, $at->addSeconds(1));
             match (true) {
                 isset($entry['check']) => $this->record->record($machine, $stamp, self::input($entry), 'us'),
+                isset($entry['put_back']) => $this->openPutBack->byHand($machine, $stamp, $entry['put_back'], $entry['where']),
+                isset($entry['clock']) => $this->clock->start($machine, $stamp, $entry['clock'], $entry['name'], $entry['minutes']),
                 isset($entry['start']) => $this->start->press($machine, $stamp),
                 isset($entry['close']) => $this->closePutBack->close($machine, PutBack::query()->where('machine_id', $machine->id)->where('what', 'like', $entry['close'] . '%')->firstOrFail(), $stamp, $entry['word']),
                 default => $this->note->add($machine, $stamp, $entry['gate'] ?? null, $entry['note']),

@@ -1,8 +1,15 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
+import { left } from '@/lib/time'
+import ClockBell from '@/screens/shell/ClockBell.vue'
+import ClocksDialog from '@/screens/shell/ClocksDialog.vue'
+import OutboxDialog from '@/screens/shell/OutboxDialog.vue'
+import { useClocks } from '@/stores/clocks'
 import { useMachine } from '@/stores/machine'
+import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
 
 const session = useSession()
@@ -11,6 +18,28 @@ const route = useRoute()
 const router = useRouter()
 const { t } = useI18n()
 const menu = ref(false)
+const clocks = useClocks()
+const outbox = useOutbox()
+const showClocks = ref(false)
+const showOutbox = ref(false)
+const AGAIN_MS = 5000
+const atMachineId = computed(() => (route.name === 'machine' ? Number(route.params.id) : null))
+const nextEnd = computed(() => clocks.running[0])
+
+// What waits is tried again by itself: when the signal is back, when somebody signs in, and every few seconds.
+onMounted(() => void outbox.refresh().then(() => outbox.drain()))
+useEventListener(window, 'online', () => void outbox.drain())
+watch([() => machine.reachable, () => session.person?.id], () => void outbox.drain())
+watch(
+  () => session.person?.id,
+  (id) => {
+    if (id !== undefined) void clocks.load().catch(() => undefined)
+  },
+)
+useIntervalFn(() => {
+  if (outbox.waiting.length > 0) void outbox.drain()
+}, AGAIN_MS)
+useEventListener(window, 'iron-start:outbox', () => (showOutbox.value = true))
 const atMachine = computed(() => route.name === 'machine' && machine.view !== null)
 
 async function leave() {
@@ -39,10 +68,25 @@ async function leave() {
           ><b>{{ machine.view?.name }}</b> <i>{{ machine.view?.site }}</i></span
         >
       </nav>
+      <button
+        v-if="route.name !== 'machine' && outbox.items.length > 0"
+        type="button"
+        class="bar waits"
+        @click="showOutbox = true"
+      >
+        {{ t('foot.waiting', { count: outbox.items.length }) }}
+      </button>
+      <button type="button" class="bar" @click="showClocks = true">
+        {{ t('clocks.title') }}
+        <b v-if="clocks.clocks.length > 0">
+          {{ clocks.ended.length > 0 ? t('clocks.over') : nextEnd ? left(clocks.left(nextEnd)) : '' }}</b
+        >
+      </button>
       <button type="button" class="who" @click="menu = true">
         {{ session.person.name }}, {{ t(`roles.${session.person.role}`) }}
       </button>
     </header>
+    <ClockBell class="calls" />
     <main><RouterView :key="session.person?.id" /></main>
     <ElDialog v-model="menu" :title="t('app.settings')" width="min(420px, 94vw)">
       <div class="menu">
@@ -78,16 +122,21 @@ async function leave() {
         >
           {{ t('app.si') }}
         </button>
+        <RouterLink class="press small wide link" :to="{ name: 'instruments' }" @click="menu = false">{{
+          t('instruments.title')
+        }}</RouterLink>
         <button type="button" class="press small wide" @click="leave">{{ t('app.signOut') }}</button>
       </div>
     </ElDialog>
+    <ClocksDialog v-model="showClocks" :at="atMachineId" />
+    <OutboxDialog v-model="showOutbox" />
   </div>
 </template>
 
 <style scoped>
 .shell {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(0, 1fr);
   height: 100%;
 }
 .shell.bare {
@@ -95,7 +144,7 @@ async function leave() {
   height: auto;
 }
 main {
-  grid-row: 2;
+  grid-row: 3;
   min-height: 0;
   height: 100%;
 }
@@ -140,6 +189,30 @@ nav .on {
 .on b {
   display: none;
   font-weight: 600;
+}
+.calls {
+  grid-row: 2;
+}
+.link {
+  display: grid;
+  place-items: center;
+  text-decoration: none;
+}
+.bar {
+  min-height: 44px;
+  padding: 0 4px;
+  border: 0;
+  background: none;
+  color: var(--on-frame);
+  white-space: nowrap;
+}
+.bar b {
+  font: 600 20px/1 var(--figures);
+}
+.waits {
+  padding: 0 10px;
+  background: var(--on-frame);
+  color: var(--frame);
 }
 .who {
   min-height: 44px;

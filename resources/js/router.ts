@@ -24,6 +24,11 @@ export const router = createRouter({
       props: (to) => ({ id: Number(to.params.id) }),
       meta: { bare: true },
     },
+    {
+      path: '/instruments',
+      name: 'instruments',
+      component: () => import('@/screens/instruments/InstrumentsScreen.vue'),
+    },
     { path: '/:any(.*)*', redirect: '/' },
   ],
 })

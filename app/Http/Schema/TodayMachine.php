@@ -7,12 +7,13 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** A machine on the day's board. */
-#[OA\Schema(required: ['id', 'name', 'summary', 'place', 'states', 'gate', 'question', 'sentence', 'status', 'next', 'people'])]
+#[OA\Schema(required: ['id', 'name', 'summary', 'place', 'states', 'gate', 'question', 'sentence', 'status', 'next', 'people', 'notes'])]
 final readonly class TodayMachine
 {
     /**
      * @param list<string> $states
      * @param list<string> $people
+     * @param list<string> $notes what the questions are besides their state: stale, on a condition, out of order …
      */
     public function __construct(
         #[OA\Property()]
@@ -37,6 +38,8 @@ final readonly class TodayMachine
         public string $next,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $people,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $notes,
     ) {
     }
 }

@@ -211,6 +211,7 @@ return [
         'pressure_hold' => 'Pressure hold', 'decay' => 'Vacuum decay', 'stabilise' => 'Settling', 'warm_up' => 'Crankcase warm-up', 'fire_watch' => 'Fire watch',
         'detector_covered' => 'Detector covered', 'system_open' => 'System open', 'commissioning_run' => 'Commissioning run', 'registration_due' => 'Warranty registration',
     ],
+    'clock_read' => ['word' => 'read'],
     'clock_next' => [
         'pressure_hold' => 'Read the gauge and both temperatures, and judge the hold.',
         'decay' => 'Read the micron gauge, far from the pump, and judge the decay.',

@@ -52,6 +52,12 @@ enum ClockKind: string
         };
     }
 
+    /** The clocks a reading ends: those of its own check, and after a start the settling that the amps wait for. */
+    public static function readBy(string $check): ?self
+    {
+        return $check === 'power.running_amps' ? self::Stabilise : self::of($check);
+    }
+
     /** @return int|null whole minutes an unfinished check still waits, rounded up; null where it does not say */
     public static function wait(Judgement $judgement): ?int
     {

@@ -12,9 +12,15 @@ export type RecordView = Schemas['RecordView']
 export type SessionView = Schemas['SessionView']
 export type CheckView = Schemas['CheckView']
 export type PutBackKindView = Schemas['PutBackKindView']
+export type RecordedView = Schemas['RecordedView']
+export type ClockView = Schemas['ClockView']
+export type OpenItemView = Schemas['OpenItemView']
+export type InstrumentView = Schemas['InstrumentView']
 export type FieldView = Schemas['FieldView']
 export type VerdictView = Schemas['VerdictView']
-export type ProblemView = Schemas['ProblemView']
+/** What somebody else wrote first. */
+export type Theirs = { at: number; who: string; when: string; words: string }
+export type ProblemView = Schemas['ProblemView'] & { theirs?: Theirs; yours?: { words: string } }
 export type Drawing = {
   turns?: 'forward' | 'reverse' | 'unknown'
   swap_supply?: boolean
@@ -41,6 +47,11 @@ export function newKey(): string {
   )
 }
 
+/** What a write shows to prove that it comes from this page. */
+export function token(): string {
+  return cookie('XSRF-TOKEN')
+}
+
 function cookie(name: string): string {
   const found = document.cookie.split('; ').find((part) => part.startsWith(`${name}=`))
   return found === undefined ? '' : decodeURIComponent(found.slice(name.length + 1))
@@ -55,7 +66,7 @@ api.use({
   onRequest({ request }) {
     request.headers.set('Accept', 'application/json')
     if (request.method !== 'GET') {
-      request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'))
+      request.headers.set('X-XSRF-TOKEN', token())
       request.headers.set('X-Device', deviceId())
       request.headers.set('X-Device-Time', new Date().toISOString())
     }

@@ -1068,6 +1068,7 @@ export interface components {
             status: string;
             next: string;
             people: string[];
+            notes: string[];
         };
         /** @description The day's board. */
         TodayView: {

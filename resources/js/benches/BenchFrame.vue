@@ -2,11 +2,13 @@
 import { ElMessage } from 'element-plus'
 import { computed, ref, toRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { Unreachable, type TapeEntry } from '@/api/client'
+import { type TapeEntry } from '@/api/client'
+import PhotoPick from '@/components/PhotoPick.vue'
 import FoldLine from '@/components/FoldLine.vue'
 import VerdictLine from '@/components/VerdictLine.vue'
 import { useVerdict } from '@/composables/useVerdict'
 import { wordsOf } from '@/lib/failure'
+import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 import { useCorrecting, type Part } from './common/parts'
@@ -26,10 +28,12 @@ const props = defineProps<{
 const emit = defineEmits<{ recorded: [status: string]; clear: []; dropCorrection: [] }>()
 const { t } = useI18n()
 const machine = useMachine()
+const checks = useChecks()
 const session = useSession()
 const correcting = useCorrecting()
 const instrument = ref<number | undefined>(undefined)
 const reason = ref('')
+const photos = ref<File[]>([])
 const failure = ref('')
 const root = ref<HTMLElement | null>(null)
 const button = ref<HTMLButtonElement | null>(null)
@@ -73,12 +77,15 @@ const follows = computed(() =>
 const problem = computed(() => main.problem.value ?? other?.problem.value ?? null)
 const sentence = computed(() => {
   if (problem.value !== null) return words(problem.value.detail)
+  if (blind.value) return t('bench.blind')
   if (leads.value === null) return t('bench.wait')
   const second = follows.value === null || follows.value.status === 'open' ? '' : ` ${follows.value.headline}`
   return (
     leads.value.headline + (leads.value.status === 'open' && follows.value?.status === 'open' ? '' : second)
   )
 })
+/** Without signal nothing can be judged: it is kept as it is and judged when it arrives. */
+const blind = computed(() => !machine.reachable && leads.value === null && !props.pristine)
 const status = computed(() => (problem.value !== null ? 'open' : (leads.value?.status ?? 'open')))
 const parts = computed(() => [props.part, ...(props.second === undefined ? [] : [props.second])])
 const outOfOrder = computed(() => isOutOfOrder(props.part))
@@ -97,7 +104,7 @@ const ready = computed(
   () =>
     !props.pristine &&
     problem.value === null &&
-    leads.value !== null &&
+    (leads.value !== null || blind.value) &&
     !props.blocked &&
     !machine.sending &&
     mayRecord.value,
@@ -127,22 +134,42 @@ async function record() {
   failure.value = ''
   const kept = leads.value?.status ?? 'open'
   try {
+    let waits = false
     for (const one of parts.value) {
-      await machine.record(one.check, {
-        subject: one.subject,
-        input: one.input,
-        ...(instrument.value === undefined ? {} : { instrument: instrument.value }),
-        ...(correcting?.value?.check === one.check ? { supersedes: correcting.value.at } : {}),
-        ...(reason.value === '' ? {} : { reason: reason.value }),
-      })
+      const sent = await machine.record(
+        one.check,
+        {
+          subject: one.subject,
+          input: one.input,
+          ...(instrument.value === undefined ? {} : { instrument: instrument.value }),
+          ...(correcting?.value?.check === one.check ? { supersedes: correcting.value.at } : {}),
+          ...(reason.value === '' ? {} : { reason: reason.value }),
+        },
+        {
+          label: checks.check(one.check)?.short ?? one.check,
+          words:
+            one === props.part ? sentenceOf(main.verdict.value) : sentenceOf(other?.verdict.value ?? null),
+        },
+      )
+      if (sent === null) return
+      waits ||= sent.at === null
+      for (const photo of one === props.part ? photos.value : [])
+        void machine
+          .photograph(photo, sent, '', { label: t('photo.one'), words: '' })
+          .catch((error: unknown) => (failure.value = wordsOf(error)))
     }
     reason.value = ''
-    ElMessage({ message: t('bench.recorded'), duration: 1500, grouping: true })
+    photos.value = []
+    ElMessage({ message: t(waits ? 'bench.waits' : 'bench.recorded'), duration: 1500, grouping: true })
     emit('clear')
     emit('recorded', kept)
   } catch (error) {
-    failure.value = error instanceof Unreachable ? t('bench.away') : wordsOf(error)
+    failure.value = wordsOf(error)
   }
+}
+
+function sentenceOf(verdict: { headline: string } | null): string {
+  return verdict?.headline ?? ''
 }
 
 function dropCorrection() {
@@ -212,6 +239,7 @@ defineExpose({ record })
         {{ buttonText }}
       </button>
       <p v-else class="caption">{{ t('bench.cantRecord') }}</p>
+      <PhotoPick v-if="mayRecord && !pristine" v-model="photos" />
       <label v-if="kind !== undefined && instruments.length > 0 && mayRecord" class="with">
         {{ t('bench.readWith') }}
         <select v-model="instrument">

@@ -8,14 +8,16 @@ import { useSession } from '@/stores/session'
 import NoBench from './NoBench.vue'
 import OverrideDialog from './OverrideDialog.vue'
 import { CORRECTING, type BenchHandle } from './common/parts'
-import { TABS, type Tab } from './tabs'
+import { JOB, NOTE, TABS, type Tab } from './tabs'
 
 /** One question: its words, its checks as tabs, and the bench of the one chosen. */
 const props = defineProps<{ gate: GateView }>()
+defineEmits<{ choose: [gate: number] }>()
 const { t } = useI18n()
 const machine = useMachine()
 const session = useSession()
 const overriding = ref(false)
+const WITH_PARTS = [7, 8, 9]
 const BENCHES: Record<string, ReturnType<typeof defineAsyncComponent>> = {
   supply: defineAsyncComponent(() => import('./power/SupplyBench.vue')),
   rotation: defineAsyncComponent(() => import('./power/RotationBench.vue')),
@@ -31,9 +33,18 @@ const BENCHES: Record<string, ReturnType<typeof defineAsyncComponent>> = {
   start: defineAsyncComponent(() => import('./run/StartBench.vue')),
   loaded: defineAsyncComponent(() => import('./run/LoadedBench.vue')),
   wheel: defineAsyncComponent(() => import('./power/RotationBench.vue')),
+  job: defineAsyncComponent(() => import('./JobBench.vue')),
+  leave: defineAsyncComponent(() => import('./handover/LeaveBench.vue')),
   amps: defineAsyncComponent(() => import('./run/AmpsBench.vue')),
 }
-const tabs = computed(() => TABS[props.gate.gate] ?? [])
+/** With what is asked of the whole job, where this question has any of it. */
+const tabs = computed<Tab[]>(() => {
+  const own = TABS[props.gate.gate] ?? []
+  const asks =
+    WITH_PARTS.includes(props.gate.gate) ||
+    (machine.view?.facts.some((fact) => fact.gates.includes(props.gate.gate)) ?? false)
+  return asks ? [...(own.length > 0 ? own : [NOTE]), JOB] : own
+})
 const tab = ref(firstTab())
 const bench = ref<BenchHandle | null>(null)
 const correcting = ref<TapeEntry | null>(null)
@@ -49,6 +60,7 @@ function firstTab(): string {
   const found = tabs.value.find((one) =>
     asked.some((m) => one.checks.includes(m.check) && matches(one, m.subject)),
   )
+  if (gate === 12) return 'leave'
   // Run has an order of its own: walk the list, press, then read.
   if (gate === 8 && found !== undefined && found.id !== 'prestart' && machine.view?.startedAt === null)
     return 'start'
@@ -114,6 +126,9 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
           {{ t('override.open') }}
         </button>
       </div>
+      <ul v-if="gate.notes.length > 0" class="notes">
+        <li v-for="note in gate.notes" :key="note">{{ note }}</li>
+      </ul>
       <div v-if="tabs.length > 0" class="tabs" role="tablist">
         <button
           v-for="one in tabs"
@@ -137,6 +152,9 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
       :key="tab"
       ref="bench"
       :tab="tab"
+      v-bind="tab === 'job' || tab === 'leave' ? { gate } : {}"
+      @choose="$emit('choose', $event)"
+      @tab="tab = $event"
       @recorded="recorded"
       @drop-correction="correcting = null"
     />
@@ -163,6 +181,12 @@ h1 {
 }
 .head .press {
   flex: none;
+}
+.notes {
+  margin-top: 4px;
+  padding-left: 10px;
+  border-left: 4px solid var(--watch);
+  font-size: 15px;
 }
 .tabs {
   display: flex;

@@ -20,7 +20,7 @@ const STATUS: Record<string, string> = { answered: 'clear', stopped: 'stop', ove
 async function keep() {
   failure.value = ''
   try {
-    await machine.note(props.gate.gate, text.value)
+    await machine.note(props.gate.gate, text.value, { label: t('tape.note'), words: text.value })
     text.value = ''
   } catch (error) {
     failure.value = wordsOf(error)

@@ -21,7 +21,9 @@ watch(open, () => (reason.value = ''))
     :title="t('override.title')"
     :submit="t('override.open')"
     :incomplete="reason.trim().length < 10"
-    :send="() => machine.openGate(gate.gate, reason)"
+    :send="
+      () => machine.openGate(gate.gate, reason, { label: `${t('override.on')}, ${gate.name}`, words: reason })
+    "
   >
     <p>{{ gate.sentence }}</p>
     <label for="override-why">{{ t('override.why') }}</label>

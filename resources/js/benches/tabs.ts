@@ -1,12 +1,18 @@
 /** What each question's bench is made of. A check that is recorded about a part names it when it is recorded. */
 export type Tab = { id: string; checks: string[]; subject: string }
 
-const NOTE: Tab = { id: 'note', checks: [], subject: 'machine' }
+export const NOTE: Tab = { id: 'note', checks: [], subject: 'machine' }
+
+export const JOB: Tab = { id: 'job', checks: [], subject: 'machine' }
 
 export const TABS: Record<number, Tab[]> = {
   3: [{ id: 'set', checks: ['list.set'], subject: 'machine' }, NOTE],
   4: [{ id: 'pipe', checks: ['list.pipe'], subject: 'machine' }, NOTE],
-  12: [{ id: 'owner', checks: ['list.owner'], subject: 'machine' }, NOTE],
+  12: [
+    { id: 'leave', checks: [], subject: 'machine' },
+    { id: 'owner', checks: ['list.owner'], subject: 'machine' },
+    NOTE,
+  ],
   7: [
     { id: 'supply', checks: ['power.voltage', 'power.supply_identity'], subject: 'machine' },
     { id: 'rotation', checks: ['power.rotation'], subject: 'machine' },

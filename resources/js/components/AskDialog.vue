@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { Refused, type ProblemView } from '@/api/client'
+import BothSides from './BothSides.vue'
 import { wordsOf } from '@/lib/failure'
 import { useMachine } from '@/stores/machine'
 
@@ -16,16 +18,17 @@ const props = defineProps<{
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
 const machine = useMachine()
-const problem = ref('')
+const problem = ref<ProblemView | null>(null)
 
-watch(open, () => (problem.value = ''))
+watch(open, () => (problem.value = null))
 
 async function put() {
   try {
     await props.send()
     open.value = false
   } catch (error) {
-    problem.value = wordsOf(error)
+    problem.value =
+      error instanceof Refused ? error.problem : { type: '', title: '', status: 0, detail: wordsOf(error) }
   }
 }
 </script>
@@ -34,7 +37,7 @@ async function put() {
   <ElDialog v-model="open" :title="title" width="min(500px, 94vw)">
     <form @submit.prevent="put">
       <slot />
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <BothSides v-if="problem" :problem="problem" />
       <div class="foot">
         <button type="button" class="press small" @click="open = false">{{ t('app.cancel') }}</button>
         <slot name="instead" />
@@ -60,8 +63,5 @@ form {
   display: flex;
   justify-content: flex-end;
   gap: 8px;
-}
-.problem {
-  color: var(--stop);
 }
 </style>

@@ -3,7 +3,7 @@ import type { TapeEntry } from '@/api/client'
 
 /** What stands above an entry of the tape: the check's name, or what was done. */
 export function useEntryTitle(): (entry: TapeEntry) => string {
-  const { t } = useI18n()
+  const { t, te } = useI18n()
   return (entry) => {
     if (entry.kind === 'start') return t('tape.start')
     if (entry.kind === 'note') return t('tape.note')
@@ -12,6 +12,8 @@ export function useEntryTitle(): (entry: TapeEntry) => string {
     if (entry.kind === 'put_back_left') return t('tape.leftOut')
     if (entry.kind === 'override') return t('override.on')
     if (entry.kind === 'suspect') return t('tape.suspect', { at: '' }).trim()
+    if (entry.kind !== 'check' && te(`entries.${entry.kind}`))
+      return t(`entries.${entry.kind}` as 'entries.fact')
     return entry.title
   }
 }

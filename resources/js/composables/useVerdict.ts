@@ -36,6 +36,8 @@ export function useVerdict(check: Ref<string>, input: Ref<Record<string, unknown
       if (error instanceof Refused) problem.value = error.problem
       if (error instanceof Unreachable) {
         machine.reachable = false
+        // What was said of other figures is not said of these.
+        verdict.value = null
         again = setTimeout(() => void judge(), AGAIN_MS)
       }
     }

@@ -28,3 +28,12 @@ export function date(plain: string): string {
     timeZone: 'UTC',
   })
 }
+
+/** How long until then: days and hours, hours and minutes, or minutes and seconds. Never less than nothing. */
+export function left(ms: number): string {
+  const s = Math.max(0, Math.ceil(ms / 1000))
+  const two = (n: number) => String(n).padStart(2, '0')
+  if (s >= 172_800) return `${Math.floor(s / 86_400)} d`
+  if (s >= 3600) return `${Math.floor(s / 3600)} h ${two(Math.floor((s % 3600) / 60))}`
+  return `${Math.floor(s / 60)}:${two(s % 60)}`
+}

@@ -1,6 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { answer, api, newKey, Unreachable, type MachineView } from '@/api/client'
+import { answer, api, Unreachable, type MachineView } from '@/api/client'
+import { shelf } from '@/lib/shelf'
+import { useOutbox, type Kept } from './outbox'
 
 type Recording = {
   subject: string
@@ -9,22 +11,42 @@ type Recording = {
   supersedes?: number
   reason?: string
 }
+/** What a write is called while it waits, and what it says. */
+type Said = { label: string; words: string }
 
 /** The machine one stands at. Every write answers with the machine as it stands afterwards. */
 export const useMachine = defineStore('machine', () => {
   const view = ref<MachineView | null>(null)
   const reachable = ref(true)
   const sending = ref(false)
-  /** A write that got no answer keeps its key: sent again, it is done once. */
-  const keys = new Map<string, string>()
 
   const outstanding = computed(() => view.value?.putBack.filter((p) => !p.closed) ?? [])
+  const openItems = computed(() => view.value?.items.filter((item) => item.done === '') ?? [])
 
+  /** Without signal the machine stands as it was last seen. */
   async function load(id: number) {
     if (view.value?.id !== id) view.value = null
-    view.value = await reach(
-      answer(api.GET('/api/v1/machines/{machine}', { params: { path: { machine: id } } })),
-    )
+    try {
+      take(
+        await reach(answer(api.GET('/api/v1/machines/{machine}', { params: { path: { machine: id } } }))),
+        true,
+      )
+    } catch (error) {
+      const kept = error instanceof Unreachable ? await shelf().page(`machine.${id}`) : undefined
+      if (kept === undefined) throw error
+      view.value = kept as MachineView
+    }
+  }
+
+  /** The machine as the server has just told it, if it is the one that is looked at. */
+  function take(next: MachineView, chosen = false) {
+    reachable.value = true
+    if (!chosen && view.value?.id !== next.id) return
+    if (!chosen && next.news < (view.value?.news ?? 0)) return
+    view.value = next
+    void shelf()
+      .keepPage(`machine.${next.id}`, next)
+      .catch(() => undefined)
   }
 
   async function reach<T>(call: Promise<T>): Promise<T> {
@@ -38,90 +60,44 @@ export const useMachine = defineStore('machine', () => {
     }
   }
 
-  async function write(
-    what: string,
-    call: (header: { 'Idempotency-Key': string }) => Promise<{ machine: MachineView; at: number }>,
-  ) {
-    if (sending.value) return null
+  /** @returns null when another write is just being sent: a double press is one */
+  async function write(path: string, body: Record<string, unknown>, said: Said): Promise<Kept | null> {
+    const at = view.value
+    if (at === null || sending.value) return null
     sending.value = true
-    const key = keys.get(what) ?? newKey()
-    keys.set(what, key)
     try {
-      const done = await reach(call({ 'Idempotency-Key': key }))
-      keys.delete(what)
-      view.value = done.machine
-      return done.at
-    } catch (error) {
-      if (!(error instanceof Unreachable)) keys.delete(what)
-      throw error
+      return await useOutbox().send({ machine: at.id, machineName: at.name, path, body, ...said })
     } finally {
       sending.value = false
     }
   }
 
-  const machine = () => view.value?.id ?? 0
+  const record = (check: string, recording: Recording, said: Said) =>
+    write(`checks/${check}`, recording, said)
+  const start = (said: Said) => write('starts', {}, said)
+  const note = (gate: number, text: string, said: Said) => write('notes', { gate, text }, said)
+  const doubt = (at: number, reason: string, said: Said) => write('suspects', { at, reason }, said)
+  const openGate = (gate: number, reason: string, said: Said) => write('overrides', { gate, reason }, said)
+  const openPutBack = (kind: string, where: string, said: Said) => write('put-back', { kind, where }, said)
+  const closePutBack = (id: number, word: string, said: Said) => write(`put-back/${id}/close`, { word }, said)
+  const leavePutBack = (id: number, reason: string, owner: string, due: string, said: Said) =>
+    write(`put-back/${id}/leave`, { reason, owner, due }, said)
+  /** The rest: its address and body, as the description of the interface has them. */
+  const tell = write
 
-  function record(check: string, recording: Recording) {
-    return write(`${machine()} ${check} ${JSON.stringify(recording)}`, (header) =>
-      answer(
-        api.POST('/api/v1/machines/{machine}/checks/{check}', {
-          params: { path: { machine: machine(), check }, header },
-          body: recording,
-        }),
-      ),
-    )
-  }
-
-  function start() {
-    return write(`${machine()} start`, (header) =>
-      answer(
-        api.POST('/api/v1/machines/{machine}/starts', { params: { path: { machine: machine() }, header } }),
-      ),
-    )
-  }
-
-  function note(gate: number, text: string) {
-    return write(`${machine()} note ${gate} ${text}`, (header) =>
-      answer(
-        api.POST('/api/v1/machines/{machine}/notes', {
-          params: { path: { machine: machine() }, header },
-          body: { gate, text },
-        }),
-      ),
-    )
-  }
-
-  function doubt(at: number, reason: string) {
-    return write(`${machine()} doubt ${at} ${reason}`, (header) =>
-      answer(
-        api.POST('/api/v1/machines/{machine}/suspects', {
-          params: { path: { machine: machine() }, header },
-          body: { at, reason },
-        }),
-      ),
-    )
-  }
-
-  function openGate(gate: number, reason: string) {
-    return write(`${machine()} override ${gate} ${reason}`, (header) =>
-      answer(
-        api.POST('/api/v1/machines/{machine}/overrides', {
-          params: { path: { machine: machine() }, header },
-          body: { gate, reason },
-        }),
-      ),
-    )
-  }
-
-  function openPutBack(kind: string, where: string) {
-    return write(`${machine()} open ${kind} ${where}`, (header) =>
-      answer(
-        api.POST('/api/v1/machines/{machine}/put-back', {
-          params: { path: { machine: machine() }, header },
-          body: { kind, where },
-        }),
-      ),
-    )
+  /** A picture of an entry, or of a reading that waits itself. */
+  async function photograph(photo: Blob, about: Kept, item: string, said: Said) {
+    const at = view.value
+    if (at === null) return null
+    const to = `photos?about=${about.at ?? '{about}'}&item=${encodeURIComponent(item)}&caption=${encodeURIComponent(said.words)}`
+    return useOutbox().send({
+      machine: at.id,
+      machineName: at.name,
+      path: to,
+      photo,
+      ...(about.at === null ? { aboutKey: about.key } : {}),
+      ...said,
+    })
   }
 
   /** Fetches the machine anew when somebody else has written on its tape. */
@@ -134,43 +110,25 @@ export const useMachine = defineStore('machine', () => {
     if (news > (view.value?.news ?? 0) && !sending.value) await load(at.id)
   }
 
-  function closePutBack(id: number, word: string) {
-    return write(`${machine()} close ${id} ${word}`, (header) =>
-      answer(
-        api.POST('/api/v1/machines/{machine}/put-back/{putBack}/close', {
-          params: { path: { machine: machine(), putBack: id }, header },
-          body: { word },
-        }),
-      ),
-    )
-  }
-
-  function leavePutBack(id: number, reason: string, owner: string, due: string) {
-    return write(`${machine()} leave ${id} ${reason} ${owner} ${due}`, (header) =>
-      answer(
-        api.POST('/api/v1/machines/{machine}/put-back/{putBack}/leave', {
-          params: { path: { machine: machine(), putBack: id }, header },
-          body: { reason, owner, due },
-        }),
-      ),
-    )
-  }
-
   return {
     view,
     reachable,
     sending,
     outstanding,
-    openGate,
-    openPutBack,
-    hearNews,
+    openItems,
     load,
+    take,
     reach,
     record,
     start,
     note,
     doubt,
+    openGate,
+    openPutBack,
     closePutBack,
     leavePutBack,
+    tell,
+    photograph,
+    hearNews,
   }
 })

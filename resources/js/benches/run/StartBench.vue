@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { Refused, Unreachable } from '@/api/client'
+import { Refused } from '@/api/client'
 import VerdictLine from '@/components/VerdictLine.vue'
 import { clock } from '@/lib/time'
 import { useMachine } from '@/stores/machine'
@@ -21,15 +21,11 @@ async function press() {
   failure.value = ''
   if (refused.value.length > 0) return
   try {
-    await machine.start()
+    await machine.start({ label: t('tape.start'), words: '' })
     emit('recorded', 'clear')
   } catch (error) {
     failure.value =
-      error instanceof Unreachable
-        ? t('bench.away')
-        : error instanceof Refused
-          ? (error.problem.reasons ?? [error.message]).join(' ')
-          : String(error)
+      error instanceof Refused ? (error.problem.reasons ?? [error.message]).join(' ') : String(error)
   }
 }
 

@@ -5,7 +5,9 @@ import type { TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
 import { wordsOf } from '@/lib/failure'
 import { shownUnit } from '@/lib/reading'
-import { clock, day } from '@/lib/time'
+import { clock, date, day } from '@/lib/time'
+import PhotoDialog from './PhotoDialog.vue'
+import PhotoStrip from './PhotoStrip.vue'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 
@@ -18,6 +20,19 @@ const session = useSession()
 const reason = ref('')
 const problem = ref('')
 const doubting = ref(false)
+const adding = ref(false)
+const APART_MS = 60_000
+/** Its times differ enough to be told: the device's clock was off, or it came later. */
+const isCorrected = computed(
+  () =>
+    entry.value !== null &&
+    (Math.abs(entry.value.correctionMs) > APART_MS ||
+      new Date(entry.value.recordedAt).getTime() - new Date(entry.value.placedAt).getTime() > APART_MS),
+)
+const WITH_PICTURES = ['check', 'put_back_opened', 'put_back_closed', 'note', 'item_opened', 'part_disabled']
+const mayPicture = computed(
+  () => entry.value !== null && session.may('record') && WITH_PICTURES.includes(entry.value.kind),
+)
 const open = computed({
   get: () => entry.value !== null,
   set: (on) => (entry.value = on ? entry.value : null),
@@ -41,7 +56,10 @@ watch(entry, () => {
 async function doubt() {
   if (entry.value === null) return
   try {
-    await machine.doubt(entry.value.at, reason.value)
+    await machine.doubt(entry.value.at, reason.value, {
+      label: t('tape.suspect', { at: entry.value.at }),
+      words: reason.value,
+    })
     entry.value = null
   } catch (error) {
     problem.value = wordsOf(error)
@@ -62,13 +80,20 @@ function correct() {
   >
     <div v-if="entry" class="entry">
       <p class="caption">
-        {{ t('tape.by', { who: entry.who }) }}, {{ day(entry.deviceAt) }}
-        {{ t('tape.device', { time: clock(entry.deviceAt) }) }},
-        {{ t('tape.server', { time: clock(entry.recordedAt) }) }}
+        {{ t('tape.entry', { at: entry.at }) }}, {{ t('tape.by', { who: entry.who }) }},
+        {{ day(entry.placedAt) }}
+        {{ clock(entry.placedAt) }}
+        <template v-if="isCorrected">
+          ({{ t('tape.device', { time: `${day(entry.deviceAt)} ${clock(entry.deviceAt)}`.trim() }) }},
+          {{ t('tape.server', { time: clock(entry.recordedAt) }) }})</template
+        >
         <template v-if="entry.instrument"> · {{ t('tape.with', { instrument: entry.instrument }) }}</template>
       </p>
       <p v-if="entry.headline" class="headline">
         <StatusMark v-if="entry.status" :status="entry.status" :size="24" /> {{ entry.headline }}
+      </p>
+      <p v-if="entry.instrumentOverdue" class="doubted">
+        {{ t('tape.overdueSince', { instrument: entry.instrument, due: date(entry.instrumentDue) }) }}
       </p>
       <p v-if="entry.suspect" class="doubted">{{ t('tape.doubted', { reason: entry.suspect }) }}</p>
       <p v-if="entry.supersededBy" class="caption">
@@ -93,6 +118,7 @@ function correct() {
           </tr>
         </tbody>
       </table>
+      <PhotoStrip v-if="machine.view" :machine="machine.view.id" :photos="entry.photos" :height="120" link />
       <form v-if="doubting" @submit.prevent="doubt">
         <label for="doubt-why">{{ t('tape.doubtWhy') }}</label>
         <ElInput id="doubt-why" v-model="reason" type="textarea" :rows="2" maxlength="500" autofocus />
@@ -102,6 +128,7 @@ function correct() {
         </button>
       </form>
     </div>
+    <PhotoDialog v-if="entry" v-model="adding" :entry="entry" />
     <template #footer>
       <div class="foot">
         <button v-if="mayDoubt && !doubting" type="button" class="press small" @click="doubting = true">
@@ -114,6 +141,9 @@ function correct() {
           @click="correct"
         >
           {{ t('tape.correct') }}
+        </button>
+        <button v-if="mayPicture" type="button" class="press small" @click="adding = true">
+          {{ t('photo.add') }}
         </button>
         <button type="button" class="press small" @click="open = false">{{ t('app.close') }}</button>
       </div>

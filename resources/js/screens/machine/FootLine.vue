@@ -1,11 +1,23 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
+import { computed } from 'vue'
 import { useMachine } from '@/stores/machine'
+import { useOutbox } from '@/stores/outbox'
 
 /** Whether everything is sent, and which keys there are. */
 const help = defineModel<boolean>('help', { required: true })
 const { t } = useI18n()
 const machine = useMachine()
+const outbox = useOutbox()
+const told = computed(() =>
+  outbox.refused.length > 0
+    ? t('foot.refused', { count: outbox.refused.length })
+    : t('foot.waiting', { count: outbox.waiting.length }),
+)
+
+function show() {
+  window.dispatchEvent(new Event('iron-start:outbox'))
+}
 const KEYS = [
   ['Enter', 'enter'],
   ['R', 'r'],
@@ -19,7 +31,16 @@ const KEYS = [
 
 <template>
   <footer class="foot-line">
-    <span role="status" :class="{ away: !machine.reachable }">{{
+    <button
+      v-if="outbox.items.length > 0"
+      type="button"
+      class="away"
+      :class="{ refused: outbox.refused.length > 0 }"
+      @click="show"
+    >
+      <span role="status">{{ told }}</span>
+    </button>
+    <span v-else role="status" :class="{ away: !machine.reachable }">{{
       machine.reachable ? t('foot.sent') : t('foot.away')
     }}</span>
     <button type="button" class="hints" @click="help = true">{{ t('foot.keys') }}</button>
@@ -49,6 +70,15 @@ const KEYS = [
   background: var(--on-frame);
   color: #1b1f22;
   font-weight: 600;
+}
+.refused {
+  border-left: 8px solid var(--stop);
+}
+button.away {
+  border-width: 0;
+}
+button.away.refused {
+  border-left-width: 8px;
 }
 .hints {
   border: 0;

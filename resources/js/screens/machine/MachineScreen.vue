@@ -97,7 +97,7 @@ useKeys({
       <QuestionRail :gates="machine.view.gates" :chosen="gate" @choose="choose" />
     </aside>
     <section class="bench">
-      <BenchPage :key="`${machine.view.id}-${gate}`" ref="bench" :gate="chosen" />
+      <BenchPage :key="`${machine.view.id}-${gate}`" ref="bench" :gate="chosen" @choose="choose" />
     </section>
     <aside class="tape"><TapePanel ref="tape" @correct="correct" /></aside>
     <FootLine v-model:help="help" class="foot" />

@@ -22,7 +22,7 @@ watch(open, () => (kind.value = where.value = ''))
     :title="t('tape.openTitle')"
     :submit="t('tape.openIt')"
     :incomplete="kind === '' || where.trim() === ''"
-    :send="() => machine.openPutBack(kind, where)"
+    :send="() => machine.openPutBack(kind, where, { label: t('tape.opened'), words: where })"
     forge
   >
     <label for="put-back-kind">{{ t('tape.opened') }}</label>

@@ -28,8 +28,14 @@ watch(entry, () => {
 
 async function send() {
   if (entry.value === null) return
-  if (leaving.value) await machine.leavePutBack(entry.value.id, word.value, owner.value, due.value)
-  else await machine.closePutBack(entry.value.id, word.value)
+  const { id, what } = entry.value
+  if (leaving.value)
+    await machine.leavePutBack(id, word.value, owner.value, due.value, {
+      label: t('tape.leftOut'),
+      words: `${what}: ${word.value}`,
+    })
+  else
+    await machine.closePutBack(id, word.value, { label: t('tape.closed'), words: `${what}: ${word.value}` })
 }
 </script>
 

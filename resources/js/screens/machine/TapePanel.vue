@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useIntervalFn } from '@vueuse/core'
 import { useI18n } from 'vue-i18n'
 import type { PutBackView, TapeEntry } from '@/api/client'
@@ -8,7 +8,10 @@ import { useEntryTitle } from '@/composables/useEntryTitle'
 import { shownUnit } from '@/lib/reading'
 import { clock, date, day } from '@/lib/time'
 import { useMachine } from '@/stores/machine'
+import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
+import PhotoStrip from './PhotoStrip.vue'
+import ReadyLine from './ReadyLine.vue'
 import EntryDialog from './EntryDialog.vue'
 import OpenPutBackDialog from './OpenPutBackDialog.vue'
 import PutBackDialog from './PutBackDialog.vue'
@@ -20,6 +23,14 @@ const { t } = useI18n()
 const title = useEntryTitle()
 const machine = useMachine()
 const session = useSession()
+const outbox = useOutbox()
+/** Pictures stand with the entry they belong to. */
+const slips = computed(() => machine.view?.tape.filter((entry) => entry.kind !== 'photo') ?? [])
+const waiting = computed(() => (machine.view === null ? [] : outbox.of(machine.view.id).reverse()))
+
+function showWaiting() {
+  window.dispatchEvent(new Event('iron-start:outbox'))
+}
 const opened = ref<TapeEntry | null>(null)
 const closing = ref<PutBackView | null>(null)
 const opening = ref(false)
@@ -81,14 +92,25 @@ defineExpose({ openFirst })
           {{ t('tape.closeIt') }}
         </button>
       </div>
-      <button v-if="session.may('record')" type="button" class="press small add" @click="opening = true">
-        {{ t('tape.openIt') }}
-      </button>
+      <div class="acts">
+        <button v-if="session.may('record')" type="button" class="press small" @click="opening = true">
+          {{ t('tape.openIt') }}
+        </button>
+        <ReadyLine />
+      </div>
     </section>
     <section class="tape" tabindex="0" :aria-label="t('tape.title')">
-      <p v-if="machine.view.tape.length === 0" class="empty">{{ t('tape.empty') }}</p>
+      <button v-for="item in waiting" :key="item.key" type="button" class="slip waits" @click="showWaiting">
+        <span class="when"
+          >{{ clock(item.deviceAt) }} · {{ item.who.split(' ')[0] }} ·
+          {{ item.problem ? t('tape.notTaken') : t('tape.waits') }}</span
+        >
+        <span class="what">{{ item.label }}</span>
+        <span v-if="item.words" class="said">{{ item.words }}</span>
+      </button>
+      <p v-if="machine.view.tape.length === 0 && waiting.length === 0" class="empty">{{ t('tape.empty') }}</p>
       <button
-        v-for="entry in machine.view.tape"
+        v-for="entry in slips"
         :key="entry.at"
         type="button"
         class="slip"
@@ -96,14 +118,18 @@ defineExpose({ openFirst })
         @click="opened = entry"
       >
         <span class="when"
-          >{{ clock(entry.deviceAt) }} · {{ entry.who.split(' ')[0]
-          }}<template v-if="day(entry.deviceAt)"> · {{ day(entry.deviceAt) }}</template></span
+          >{{ clock(entry.placedAt) }} · {{ entry.who.split(' ')[0]
+          }}<template v-if="day(entry.placedAt)"> · {{ day(entry.placedAt) }}</template></span
         >
         <span class="what"
           ><StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ title(entry) }}</span
         >
         <span v-if="figures(entry)" class="figures">{{ figures(entry) }}</span>
         <span v-if="entry.headline" class="said">{{ entry.headline }}</span>
+        <PhotoStrip :machine="machine.view.id" :photos="entry.photos" :height="56" />
+        <span v-if="entry.instrumentOverdue" class="doubt">{{
+          t('tape.overdue', { instrument: entry.instrument })
+        }}</span>
         <span v-if="entry.suspect" class="doubt">{{ t('tape.doubted', { reason: entry.suspect }) }}</span>
         <span v-if="entry.outOfOrder.length > 0" class="doubt">{{ t('tape.outOfOrder') }}</span>
       </button>
@@ -131,8 +157,17 @@ defineExpose({ openFirst })
   padding: 6px 0;
   border-bottom: 1px solid var(--rule);
 }
-.add {
-  margin-top: 6px;
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 8px;
+}
+.waits {
+  background: var(--pan);
+}
+.waits .when {
+  color: var(--forge-text);
 }
 .over {
   color: var(--stop);

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { answer, api, type RecordView } from '@/api/client'
+import { answer, api, type RecordView, type TapeEntry } from '@/api/client'
+import EntryDrawing from './EntryDrawing.vue'
+import SignedMark from '@/components/SignedMark.vue'
+import PhotoStrip from '@/screens/machine/PhotoStrip.vue'
 import StatusMark from '@/components/StatusMark.vue'
 import { wordsOf } from '@/lib/failure'
 import { useEntryTitle } from '@/composables/useEntryTitle'
@@ -35,13 +38,23 @@ const summary = computed(() => {
   return open.value > 0 ? t('record.notDone', { count: open.value }) : t('record.all')
 })
 
+/** Pictures stand with what they belong to. */
+const evidence = computed(() => record.value?.evidence.filter((entry) => entry.kind !== 'photo') ?? [])
+const APART_MS = 60_000
+
+/** Its times differ enough to be told: the device's clock was off, or it came later. */
+function apart(entry: TapeEntry): boolean {
+  const late = new Date(entry.recordedAt).getTime() - new Date(entry.placedAt).getTime()
+  return Math.abs(entry.correctionMs) > APART_MS || late > APART_MS
+}
+
 /** Who and when the deciding verdict was. */
 function decided(check: string, subject: string): string {
   if (check === '') return ''
   const entry = [...(record.value?.evidence ?? [])]
     .reverse()
     .find((e) => e.check === check && e.subject === subject && !e.suspect)
-  return entry === undefined ? '' : `${entry.who}, ${day(entry.deviceAt)} ${clock(entry.deviceAt)}`
+  return entry === undefined ? '' : `${entry.who}, ${day(entry.placedAt)} ${clock(entry.placedAt)}`
 }
 
 function print() {
@@ -56,6 +69,9 @@ function print() {
         t('app.back')
       }}</RouterLink>
       <button type="button" class="press small" @click="print">{{ t('record.print') }}</button>
+      <a class="press small" :href="`/api/v1/machines/${id}/record.pdf`" target="_blank">{{
+        t('record.pdf')
+      }}</a>
       <a class="press small" :href="`/api/v1/machines/${id}/record.json`" download>{{ t('record.json') }}</a>
       <a class="press small" :href="`/api/v1/machines/${id}/readings.csv`" download>{{ t('record.csv') }}</a>
     </nav>
@@ -76,6 +92,12 @@ function print() {
       {{ t('override.on') }}, {{ one.name }}: {{ one.reason }} ({{ one.who }}, {{ day(one.at) }}
       {{ clock(one.at) }})
     </p>
+    <ul v-if="record.notes.length > 0" class="first">
+      <li v-for="note in record.notes" :key="note">{{ note }}</li>
+    </ul>
+    <p v-if="record.signOff.addendum > 0" class="first">
+      {{ t('leave.addendum', { count: record.signOff.addendum }) }}
+    </p>
     <p v-if="record.history" class="history">{{ record.history }}</p>
     <section>
       <h2 class="sr-only">{{ t('record.answers') }}</h2>
@@ -86,9 +108,41 @@ function print() {
           <p>
             {{ one.sentence }}<span class="sr-only"> ({{ t(`state.${one.state}` as 'state.asking') }})</span>
           </p>
-          <p class="caption">{{ decided(one.check, one.subject) }}</p>
+          <p class="caption">
+            {{ decided(one.check, one.subject)
+            }}<span v-for="note in one.notes" :key="note" class="note">{{ note }}</span>
+          </p>
         </li>
       </ol>
+    </section>
+    <section>
+      <h2>{{ t('leave.signed') }}</h2>
+      <p v-if="record.signOff.signatures.length === 0">{{ t('leave.byNobody') }}</p>
+      <div class="signatures">
+        <SignedMark v-for="one in record.signOff.signatures" :key="one.at" :signature="one" />
+      </div>
+    </section>
+    <section v-if="record.partsOut.length > 0 || record.items.length > 0">
+      <h2>{{ t('leave.left') }}</h2>
+      <table>
+        <tbody>
+          <tr v-for="part in record.partsOut" :key="part.subject">
+            <td>{{ part.what }}: {{ t('entries.part_disabled') }}</td>
+            <td>{{ part.why }} {{ part.wire }}. {{ part.who }}</td>
+          </tr>
+          <tr v-for="item in record.items" :key="item.id">
+            <td>{{ item.what }}</td>
+            <td>
+              {{
+                item.done ||
+                (item.owner
+                  ? t('tape.leftTo', { owner: item.owner, due: item.due ? date(item.due) : '' })
+                  : t('leave.nobodys'))
+              }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
     </section>
     <section v-if="record.putBack.length > 0">
       <h2>{{ t('record.putBack') }}</h2>
@@ -107,15 +161,46 @@ function print() {
         </tbody>
       </table>
     </section>
+    <section v-if="record.instruments.length > 0">
+      <h2>{{ t('instruments.title') }}</h2>
+      <table>
+        <tbody>
+          <tr v-for="tool in record.instruments" :key="tool.name + tool.due">
+            <td>{{ tool.name }}, {{ tool.kind }}</td>
+            <td>{{ tool.serial }}</td>
+            <td>{{ tool.accuracy }}</td>
+            <td :class="{ overdue: tool.overdue }">
+              {{ tool.due ? date(tool.due) : ''
+              }}<template v-if="tool.overdue">, {{ t('instruments.overdue') }}</template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
     <section>
       <h2>{{ t('record.evidence') }}</h2>
       <p class="caption">
         {{ t('record.counts', { readings: record.readings, verdicts: record.verdicts }) }}
       </p>
-      <div v-for="entry in record.evidence" :key="entry.at" class="entry" :class="{ struck: entry.suspect }">
+      <div v-for="entry in evidence" :key="entry.at" class="entry" :class="{ struck: entry.suspect }">
         <p class="caption">
-          {{ entry.at }} · {{ day(entry.deviceAt) }} {{ clock(entry.deviceAt) }} · {{ entry.who
-          }}<template v-if="entry.instrument"> · {{ entry.instrument }}</template>
+          {{ entry.at }} · {{ day(entry.placedAt) }} {{ clock(entry.placedAt)
+          }}<template v-if="apart(entry)">
+            ({{ t('tape.device', { time: `${day(entry.deviceAt)} ${clock(entry.deviceAt)}`.trim() }) }},
+            {{
+              t('tape.server', { time: `${day(entry.recordedAt)} ${clock(entry.recordedAt)}`.trim() })
+            }})</template
+          >
+          · {{ entry.who }}<template v-if="entry.instrument"> · {{ entry.instrument }}</template
+          ><span v-if="entry.instrumentOverdue" class="overdue">
+            ·
+            {{
+              t('tape.overdueSince', { instrument: entry.instrument, due: date(entry.instrumentDue) })
+            }}</span
+          >
+          <template v-if="entry.supersededBy">
+            · {{ t('tape.supersededBy', { at: entry.supersededBy }) }}</template
+          >
         </p>
         <h3>
           <StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ title(entry)
@@ -123,9 +208,11 @@ function print() {
             >, {{ entry.subject.replace('compressor:', '') }}</template
           >
         </h3>
+        <EntryDrawing class="drawing" :entry="entry" />
         <p v-if="entry.headline" class="said">{{ entry.headline }}</p>
         <p v-if="entry.suspect" class="doubt">{{ t('record.doubtedBy', { reason: entry.suspect }) }}</p>
         <p v-if="entry.outOfOrder.length > 0" class="doubt">{{ t('tape.outOfOrder') }}. {{ entry.reason }}</p>
+        <PhotoStrip :machine="id" :photos="entry.photos" :height="120" link />
         <p v-if="entry.readings.length > 0" class="figures">
           <span v-for="reading in entry.readings" :key="reading.path"
             >{{ reading.label }} <b>{{ reading.value }} {{ shownUnit(reading.unit) }}</b></span
@@ -134,6 +221,13 @@ function print() {
       </div>
     </section>
     <p class="caption">{{ t('record.people') }}: {{ record.people.join(', ') }}</p>
+    <section class="proof">
+      <h2>{{ t('record.proof') }}</h2>
+      <p>{{ t('record.proofWhat') }}</p>
+      <p class="mono">{{ t('record.id') }} {{ record.recordId }}</p>
+      <p class="mono">{{ t('record.key', { company: record.company }) }} {{ record.fingerprint }}</p>
+      <p class="mono">{{ t('record.digest') }} {{ record.digest }}</p>
+    </section>
   </article>
   <p v-else-if="problem" class="record" role="alert">{{ problem }}</p>
 </template>
@@ -308,5 +402,33 @@ td {
   h2 {
     break-after: avoid;
   }
+}
+.first {
+  margin-top: 8px;
+  padding-left: 10px;
+  border-left: 5px solid var(--watch);
+}
+.note {
+  display: block;
+}
+.signatures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 24px;
+}
+.overdue {
+  color: var(--stop);
+}
+.drawing {
+  float: right;
+  width: 190px;
+  margin-left: 16px;
+}
+.entry {
+  overflow: hidden;
+}
+.mono {
+  font: 400 14px/1.5 var(--mono);
+  overflow-wrap: anywhere;
 }
 </style>

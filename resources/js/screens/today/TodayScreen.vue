@@ -71,6 +71,7 @@ onMounted(load)
             <span class="question" :class="machine.status">
               <b>{{ machine.question || t('today.done') }}</b>
               <small>{{ machine.sentence }}</small>
+              <small v-for="note in machine.notes.slice(0, 2)" :key="note" class="note">{{ note }}</small>
             </span>
             <span class="people">{{
               machine.people.map((name) => name.split(' ')[0]).join(', ') || t('today.nobody')
@@ -106,6 +107,10 @@ onMounted(load)
   display: grid;
   grid-template-columns: minmax(0, 1fr) 300px;
   height: 100%;
+}
+.note {
+  padding-left: 8px;
+  border-left: 4px solid var(--watch);
 }
 .board {
   padding: 18px 22px;

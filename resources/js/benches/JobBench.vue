@@ -1,0 +1,237 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { GateView, ProblemView } from '@/api/client'
+import { Refused } from '@/api/client'
+import AskDialog from '@/components/AskDialog.vue'
+import BothSides from '@/components/BothSides.vue'
+import { wordsOf } from '@/lib/failure'
+import { useMachine } from '@/stores/machine'
+import { useSession } from '@/stores/session'
+
+/** What holds for this job, asked where it decides; work on the supply; what is taken out of service. */
+const props = defineProps<{ gate: GateView }>()
+const { t } = useI18n()
+const machine = useMachine()
+const session = useSession()
+const SUPPLY = 7
+const WITH_PARTS = [7, 8, 9]
+const problem = ref<ProblemView | null>(null)
+const supply = ref(false)
+const what = ref('')
+const taking = ref(false)
+const tag = ref({ subject: '', why: '', wire: '', who: '' })
+const back = ref<string | null>(null)
+const word = ref('')
+const facts = computed(() => machine.view?.facts.filter((fact) => fact.gates.includes(props.gate.gate)) ?? [])
+const parts = computed(
+  () => machine.view?.parts.filter((p) => !machine.view?.partsOut.some((out) => out.subject === p)) ?? [],
+)
+const name = (subject: string) => subject.replace(':', ' ')
+
+async function tell(fact: string, text: string, on: boolean) {
+  problem.value = null
+  try {
+    const said = { label: t('entries.fact'), words: `${text} ${t(on ? 'facts.yes' : 'facts.no')}` }
+    await machine.tell('facts', { fact, on, seen: machine.view?.news ?? 0 }, said)
+  } catch (error) {
+    problem.value =
+      error instanceof Refused ? error.problem : { type: '', title: '', status: 0, detail: wordsOf(error) }
+  }
+}
+
+function take() {
+  tag.value = { subject: parts.value[0] ?? '', why: '', wire: '', who: session.person?.name ?? '' }
+  taking.value = true
+}
+const putBack = computed({
+  get: () => back.value !== null,
+  set: (on) => (back.value = on ? back.value : null),
+})
+defineExpose({ record: () => undefined, correct: () => undefined })
+</script>
+
+<template>
+  <div class="job">
+    <p class="caption">{{ t('facts.lead') }}</p>
+    <BothSides v-if="problem" :problem="problem" />
+    <ul v-if="facts.length > 0">
+      <li v-for="fact in facts" :key="fact.id">
+        <span :id="`fact-${fact.id}`">{{ fact.text }}</span>
+        <span class="pair" role="group" :aria-labelledby="`fact-${fact.id}`">
+          <button
+            v-for="on in [true, false]"
+            :key="String(on)"
+            type="button"
+            :aria-pressed="fact.on === on"
+            :disabled="!session.may('facts') || machine.sending"
+            @click="fact.on !== on && tell(fact.id, fact.text, on)"
+          >
+            {{ t(on ? 'facts.yes' : 'facts.no') }}
+          </button>
+        </span>
+      </li>
+    </ul>
+    <section v-if="gate.gate === SUPPLY && session.may('record')">
+      <h2>{{ t('facts.supply') }}</h2>
+      <p>{{ t('facts.supplyWhy') }}</p>
+      <button type="button" class="press small" @click="((what = ''), (supply = true))">
+        {{ t('facts.supplyTell') }}
+      </button>
+    </section>
+    <section v-if="WITH_PARTS.includes(gate.gate) && (machine.view?.parts.length ?? 0) > 0">
+      <h2>{{ t('parts.title') }}</h2>
+      <ul v-if="machine.view && machine.view.partsOut.length > 0">
+        <li v-for="part in machine.view.partsOut" :key="part.subject">
+          <span
+            ><b>{{ part.what }}</b> {{ part.why }}<small>{{ part.wire }}. {{ part.who }}</small></span
+          >
+          <span class="acts">
+            <a
+              class="press small"
+              :href="`/api/v1/machines/${machine.view.id}/parts-out/${part.at}/tag.pdf`"
+              target="_blank"
+              >{{ t('parts.tag') }}</a
+            >
+            <button
+              v-if="session.may('disable')"
+              type="button"
+              class="press small"
+              @click="((word = ''), (back = part.subject))"
+            >
+              {{ t('parts.back') }}
+            </button>
+          </span>
+        </li>
+      </ul>
+      <p v-else>{{ t('parts.none') }}</p>
+      <button
+        v-if="session.may('disable') && parts.length > 0"
+        type="button"
+        class="press small"
+        @click="take"
+      >
+        {{ t('parts.take') }}
+      </button>
+    </section>
+    <AskDialog
+      v-model="supply"
+      :title="t('facts.supply')"
+      :submit="t('facts.supplyTell')"
+      :incomplete="what.trim() === ''"
+      :send="() => machine.tell('supply-work', { what }, { label: t('entries.supply_work'), words: what })"
+    >
+      <label for="supply-what">{{ t('facts.supplyWhat') }}</label>
+      <ElInput id="supply-what" v-model="what" maxlength="240" autofocus />
+    </AskDialog>
+    <AskDialog
+      v-model="taking"
+      :title="t('parts.takeTitle')"
+      :submit="t('parts.take')"
+      :incomplete="Object.values(tag).some((v) => v.trim() === '')"
+      :send="
+        () =>
+          machine.tell('parts-out', tag, {
+            label: t('entries.part_disabled'),
+            words: `${name(tag.subject)}: ${tag.why}`,
+          })
+      "
+    >
+      <p>{{ t('parts.lockout') }}</p>
+      <label for="tag-subject">{{ t('parts.subject') }}</label>
+      <select id="tag-subject" v-model="tag.subject">
+        <option v-for="part in parts" :key="part" :value="part">{{ name(part) }}</option>
+      </select>
+      <template v-for="key in ['why', 'wire', 'who'] as const" :key="key">
+        <label :for="`tag-${key}`">{{ t(`parts.${key}`) }}</label>
+        <ElInput :id="`tag-${key}`" v-model="tag[key]" maxlength="500" />
+      </template>
+    </AskDialog>
+    <AskDialog
+      v-model="putBack"
+      :title="t('parts.backTitle', { part: name(back ?? '') })"
+      :submit="t('parts.back')"
+      :incomplete="word.trim() === ''"
+      :send="
+        () =>
+          machine.tell(
+            'parts-back',
+            { subject: back, word },
+            { label: t('entries.part_enabled'), words: `${name(back ?? '')}: ${word}` },
+          )
+      "
+    >
+      <label for="back-word">{{ t('parts.word') }}</label>
+      <ElInput id="back-word" v-model="word" maxlength="500" autofocus />
+    </AskDialog>
+  </div>
+</template>
+
+<style scoped>
+.job {
+  display: grid;
+  align-content: start;
+  gap: 14px;
+  padding: 6px 2px 20px 0;
+  overflow: auto;
+}
+li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 16px;
+  min-height: 52px;
+  border-bottom: 1px solid var(--rule);
+}
+.pair {
+  display: flex;
+  flex: none;
+}
+.pair button {
+  min-width: 64px;
+  min-height: 44px;
+  border: 2px solid var(--iron-soft);
+  background: var(--box);
+  font-size: 17px;
+}
+.pair button + button {
+  margin-left: -2px;
+}
+.pair [aria-pressed='true'] {
+  background: var(--ink);
+  border-color: var(--ink);
+  color: var(--paper);
+}
+section {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  margin-top: 10px;
+}
+section ul {
+  width: 100%;
+}
+h2 {
+  font-size: 22px;
+}
+small {
+  display: block;
+  color: var(--iron-soft);
+  font-size: 14px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+}
+.acts a {
+  display: grid;
+  place-items: center;
+  text-decoration: none;
+}
+select {
+  min-height: 44px;
+  padding: 0 10px;
+  border: 2px solid var(--iron);
+  background: var(--box);
+}
+</style>

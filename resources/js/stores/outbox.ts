@@ -1,0 +1,212 @@
+import { defineStore } from 'pinia'
+import { computed, ref, toRaw } from 'vue'
+import {
+  answer,
+  deviceId,
+  newKey,
+  Refused,
+  token,
+  Unreachable,
+  type ProblemView,
+  type RecordedView,
+} from '@/api/client'
+import { shelf, type Waiting } from '@/lib/shelf'
+import { useMachine } from './machine'
+import { useSession } from './session'
+
+export type Write = Pick<Waiting, 'machine' | 'machineName' | 'path' | 'label' | 'words'> &
+  Partial<Pick<Waiting, 'body' | 'photo' | 'aboutKey'>>
+/** Where it stands, or that it waits; by the key it is sent under. */
+export type Kept = { key: string; at: number | null }
+type Outcome = { at: number | null } | { problem: ProblemView }
+
+const LOCK = 'iron-start.outbox'
+const WAIT_MS = 20_000
+const PHOTO_WAIT_MS = 90_000
+/** The server was reached and will take it later, or from somebody who is signed in. */
+const LATER = [401, 408, 419, 425, 429, 500, 502, 503, 504]
+
+/**
+ * Every write of this device, kept before it is sent: in order, each under a key of its own, only as the person who
+ * wrote it. What gets no answer waits; what is refused stays until somebody says what becomes of it.
+ */
+export const useOutbox = defineStore('outbox', () => {
+  const items = ref<Waiting[]>([])
+  const session = useSession()
+  const callers = new Map<string, (outcome: Outcome) => void>()
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(LOCK)
+  let draining: Promise<void> | null = null
+  let again = false
+  channel?.addEventListener('message', () => void refresh())
+
+  const refused = computed(() => items.value.filter((item) => item.problem !== undefined))
+  const waiting = computed(() => items.value.filter((item) => item.problem === undefined))
+  const others = computed(() => waiting.value.filter((item) => item.person !== session.person?.id))
+
+  function of(machine: number): Waiting[] {
+    return items.value.filter((item) => item.machine === machine)
+  }
+
+  async function refresh() {
+    items.value = await shelf().all()
+  }
+
+  async function changed() {
+    await refresh()
+    channel?.postMessage('changed')
+  }
+
+  /**
+   * Keeps a write and sends it.
+   * @returns its place, or null while it waits
+   * @throws Refused when the server says no while the person is still there to be told
+   */
+  async function send(write: Write): Promise<Kept> {
+    const person = session.person
+    if (person === null) throw new Unreachable('Nobody is signed in.')
+    const key = newKey()
+    const outcome = new Promise<Outcome>((resolve) => callers.set(key, resolve))
+    await shelf().add({
+      ...write,
+      key,
+      person: person.id,
+      who: person.name,
+      deviceAt: new Date().toISOString(),
+    })
+    await changed()
+    void drain()
+    const got = await outcome
+    if ('problem' in got) throw new Refused(got.problem)
+    return { key, at: got.at }
+  }
+
+  /** Sends what waits, one after the other. One tab at a time; a call while it runs is one more round. */
+  function drain(): Promise<void> {
+    again = true
+    draining ??= rounds().finally(() => (draining = null))
+    return draining
+  }
+
+  async function rounds() {
+    while (again) {
+      again = false
+      // Only a page that came over a safe connection has locks; without, the keys keep a write from being done twice.
+      const locks = navigator.locks as LockManager | null | undefined
+      await (locks ? locks.request(LOCK, round) : round())
+    }
+  }
+
+  async function round() {
+    for (const item of await shelf().all()) {
+      if (item.problem !== undefined || item.person !== session.person?.id) continue
+      if (!(await deliver(item))) break
+    }
+    await refresh()
+    await settleCallers()
+  }
+
+  /** @returns false when there is no use in trying the next */
+  async function deliver(item: Waiting): Promise<boolean> {
+    try {
+      const path = await pathOf(item)
+      if (path === null) return true
+      const done = await answer<RecordedView>(post(item, path))
+      await shelf().arrived(item.key, done.at)
+      await shelf().drop(item.id)
+      await changed()
+      useMachine().take(done.machine)
+      settle(item.key, { at: done.at })
+      return true
+    } catch (error) {
+      if (error instanceof Refused && !LATER.includes(error.problem.status)) {
+        await refuse(item, error.problem)
+        return true
+      }
+      if (error instanceof Refused && [401, 419].includes(error.problem.status))
+        await session.load().catch(() => undefined)
+      useMachine().reachable = !(error instanceof Unreachable)
+      return false
+    }
+  }
+
+  /** Whoever is still there is told and may mend it; otherwise it is kept with the reason. */
+  async function refuse(item: Waiting, problem: ProblemView) {
+    useMachine().reachable = true
+    if (callers.has(item.key)) await shelf().drop(item.id)
+    else await shelf().put({ ...toRaw(item), problem })
+    await changed()
+    settle(item.key, { problem })
+  }
+
+  /** A picture goes after its reading, to the place that got; with a reading that was refused it waits too. */
+  async function pathOf(item: Waiting): Promise<string | null> {
+    if (item.aboutKey === undefined) return item.path
+    const at = await shelf().placeOf(item.aboutKey)
+    return at === undefined ? null : item.path.replace('{about}', String(at))
+  }
+
+  async function post(item: Waiting, path: string) {
+    const response = await fetch(`/api/v1/machines/${item.machine}/${path}`, {
+      method: 'POST',
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(item.photo === undefined ? WAIT_MS : PHOTO_WAIT_MS),
+      headers: {
+        Accept: 'application/json',
+        'Content-Type': item.photo?.type ?? 'application/json',
+        'Idempotency-Key': item.key,
+        'X-Device': deviceId(),
+        'X-Device-Time': item.deviceAt,
+        'X-Device-Sent': new Date().toISOString(),
+        'X-XSRF-TOKEN': token(),
+      },
+      body: item.photo ?? JSON.stringify(item.body ?? {}),
+    })
+    const told: unknown = await response.json().catch(() => undefined)
+    return response.ok
+      ? { data: told as RecordedView, response }
+      : { error: told ?? { detail: undefined }, response }
+  }
+
+  function settle(key: string, outcome: Outcome) {
+    callers.get(key)?.(outcome)
+    callers.delete(key)
+  }
+
+  /** Those whose write another tab has sent, or that waits. */
+  async function settleCallers() {
+    for (const key of [...callers.keys()]) {
+      if (again && items.value.some((item) => item.key === key)) continue
+      settle(key, { at: (await shelf().placeOf(key)) ?? null })
+    }
+  }
+
+  async function drop(item: Waiting) {
+    await shelf().drop(item.id)
+    for (const other of await shelf().all()) if (other.aboutKey === item.key) await shelf().drop(other.id)
+    await changed()
+  }
+
+  /** Once more, as it was written. */
+  async function retry(item: Waiting) {
+    const fresh: Waiting = { ...toRaw(item) }
+    delete fresh.problem
+    await shelf().put(fresh)
+    await changed()
+    await drain()
+  }
+
+  /** What was refused stands on the tape as a note, in its own words. */
+  async function keepAsNote(item: Waiting, text: string) {
+    await send({
+      machine: item.machine,
+      machineName: item.machineName,
+      path: 'notes',
+      body: { text },
+      label: '',
+      words: text,
+    })
+    await drop(item)
+  }
+
+  return { items, refused, waiting, others, of, send, drain, refresh, drop, retry, keepAsNote }
+})

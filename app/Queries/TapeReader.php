@@ -21,6 +21,8 @@ use IronStart\Core\Wording\Speaker;
 /** Reads a machine's tape, newest first, and its put-back list. */
 final class TapeReader
 {
+    private const MINUTES_A_DAY = 1_440;
+
     public function __construct(private readonly ConnectionInterface $db, private readonly Phrases $phrases, private readonly Speaker $speaker)
     {
     }
@@ -165,7 +167,11 @@ final class TapeReader
     {
         $words = array_filter((array) json_decode($row->details, true), fn (mixed $v): bool => is_scalar($v) && $v !== '');
 
-        return trim($this->speaker->format($this->phrases->common('tape', $row->kind), $words + ['owner' => 'none', 'due' => '', 'word' => '', 'caption' => '', 'why' => '', 'wire' => '', 'who' => '']), ' :');
+        $minutes = $words['minutes'] ?? 0;
+        // Two days and more are told in days.
+        $days = is_int($minutes) && $minutes >= 2 * self::MINUTES_A_DAY ? intdiv($minutes, self::MINUTES_A_DAY) : 0;
+
+        return trim($this->speaker->format($this->phrases->common('tape', $row->kind), $words + ['days' => $days, 'owner' => 'none', 'due' => '', 'word' => '', 'caption' => '', 'why' => '', 'wire' => '', 'who' => '']), ' :');
     }
 
     private function label(string $check, string $path): string

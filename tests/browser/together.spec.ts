@@ -26,19 +26,20 @@ test('what is put on by hand holds what it shuts until it is off', async ({ page
   await dialog.getByLabel('To put back').selectOption({ label: 'Damper blocked' })
   await dialog.getByLabel('Where, and why').fill('outside air, for the static reading')
   await dialog.getByRole('button', { name: 'Add one' }).click()
-  await expect(page.locator('.entry-out')).toContainText('Damper blocked: outside air')
+  const damper = page.locator('.entry-out', { hasText: 'Damper blocked' })
+  await expect(damper).toContainText('Damper blocked: outside air')
   await expect(gate(page, 'Is it moving and making enough?')).toContainText(
     'Held shut by the put-back list: Damper blocked',
   )
-  await page.locator('.entry-out').getByRole('button', { name: 'It is off' }).click()
+  await damper.getByRole('button', { name: 'It is off' }).click()
   await dialog.getByRole('button', { name: 'Leave it out' }).click()
   await dialog.getByLabel('Why it stays out').fill('the actuator comes on Friday')
   await dialog.getByLabel('Whose it is from now on').fill('Ines Varga')
   await dialog.getByLabel('Until when').fill('2030-05-03')
   await dialog.getByRole('button', { name: 'Leave it out' }).click()
-  await expect(page.locator('.entry-out')).toContainText('left to Ines Varga until 3 May 2030')
+  await expect(damper).toContainText('left to Ines Varga until 3 May 2030')
   await page.getByRole('link', { name: 'Today' }).click()
-  await expect(page.locator('.out')).toContainText('Damper blocked')
+  await expect(page.locator('.out', { hasText: 'Damper blocked' })).toBeVisible()
 })
 
 test('the owner brief is walked at the end', async ({ page }) => {
@@ -87,4 +88,46 @@ test("a lead opens a question against a stop, and finds that a reversed supply c
   await expect(page.locator('.summary').nth(1)).toContainText(
     'Power: The breaker is changed this afternoon. (Ines Okafor',
   )
+})
+
+test('one asks whether the other is ready, and only the other answers', async ({ page, browser }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-1')
+  await page.getByRole('button', { name: 'Ask: ready?' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Ready for what').fill('power on')
+  await dialog.getByRole('button', { name: 'Ask', exact: true }).click()
+  await expect(page.locator('.ready')).toContainText('Asked: power on? No answer yet.')
+  const other = await browser.newPage()
+  await signIn(other, 'Mina Petrov')
+  await openMachine(other, 'RTU-1')
+  await expect(other.locator('.ready')).toContainText('Rafe asks, ready for power on?')
+  await other.getByRole('button', { name: 'Ready', exact: true }).click()
+  await expect(page.locator('.slip').first()).toContainText('Mina')
+  await expect(page.locator('.slip').first()).toContainText('Ready')
+  await other.close()
+})
+
+test('a clock is shared, survives a reload and calls on every screen when it ends', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-1')
+  await page.getByRole('button', { name: /^Clocks/ }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Where, what').fill('Wall behind the duct')
+  await dialog.getByLabel('Minutes').fill('1')
+  await dialog.getByRole('button', { name: 'Start it' }).click()
+  await expect(dialog.locator('li', { hasText: 'Wall behind the duct' })).toBeVisible()
+  const other = await browser.newPage()
+  await other.clock.install()
+  await signIn(other, 'Mina Petrov')
+  await other.reload()
+  await other.getByRole('button', { name: /^Clocks/ }).click()
+  await expect(other.getByRole('dialog').locator('li', { hasText: 'Wall behind the duct' })).toBeVisible()
+  await other.clock.fastForward('01:10')
+  const bell = other.locator('.bell', { hasText: 'Wall behind the duct' })
+  await expect(bell).toContainText('has ended. Walk it once more')
+  await other.close()
 })

@@ -231,7 +231,7 @@ return [
         'fact' => 'About the job', 'supply_work' => 'Work on the supply', 'ready_asked' => 'Asked', 'ready_answered' => 'Answered', 'photo' => 'Picture', 'reviewed' => 'Reviewed', 'signed' => 'Signed',
     ],
     'tape' => [
-        'clock_started' => '{name}, {minutes, plural, one {# minute} other {# minutes}}',
+        'clock_started' => '{name}, {days, plural, =0 {{minutes, plural, one {# minute} other {# minutes}}} one {# day} other {# days}}',
         'clock_stopped' => '{name}: {word}',
         'item_opened' => '{what}{owner, select, none {} other { ({owner}, {due})}}',
         'item_owned' => '{what}: {owner}, {due}',

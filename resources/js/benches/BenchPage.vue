@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, provide, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, provide, ref, watch, type Component } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { GateView, TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
@@ -18,25 +18,32 @@ const machine = useMachine()
 const session = useSession()
 const overriding = ref(false)
 const WITH_PARTS = [7, 8, 9]
-const BENCHES: Record<string, ReturnType<typeof defineAsyncComponent>> = {
-  supply: defineAsyncComponent(() => import('./power/SupplyBench.vue')),
-  rotation: defineAsyncComponent(() => import('./power/RotationBench.vue')),
-  circuit: defineAsyncComponent(() => import('./power/CircuitBench.vue')),
-  control: defineAsyncComponent(() => import('./power/ControlBench.vue')),
-  lockout: defineAsyncComponent(() => import('./power/LockoutBench.vue')),
-  windings: defineAsyncComponent(() => import('./power/WindingsBench.vue')),
-  insulation: defineAsyncComponent(() => import('./power/InsulationBench.vue')),
-  prestart: defineAsyncComponent(() => import('./common/ListBench.vue')),
-  set: defineAsyncComponent(() => import('./common/ListBench.vue')),
-  pipe: defineAsyncComponent(() => import('./common/ListBench.vue')),
-  owner: defineAsyncComponent(() => import('./common/ListBench.vue')),
-  start: defineAsyncComponent(() => import('./run/StartBench.vue')),
-  loaded: defineAsyncComponent(() => import('./run/LoadedBench.vue')),
-  wheel: defineAsyncComponent(() => import('./power/RotationBench.vue')),
-  job: defineAsyncComponent(() => import('./JobBench.vue')),
-  leave: defineAsyncComponent(() => import('./handover/LeaveBench.vue')),
-  amps: defineAsyncComponent(() => import('./run/AmpsBench.vue')),
+const LOADERS: Record<string, () => Promise<{ default: Component }>> = {
+  supply: () => import('./power/SupplyBench.vue'),
+  rotation: () => import('./power/RotationBench.vue'),
+  circuit: () => import('./power/CircuitBench.vue'),
+  control: () => import('./power/ControlBench.vue'),
+  lockout: () => import('./power/LockoutBench.vue'),
+  windings: () => import('./power/WindingsBench.vue'),
+  insulation: () => import('./power/InsulationBench.vue'),
+  prestart: () => import('./common/ListBench.vue'),
+  set: () => import('./common/ListBench.vue'),
+  pipe: () => import('./common/ListBench.vue'),
+  owner: () => import('./common/ListBench.vue'),
+  start: () => import('./run/StartBench.vue'),
+  loaded: () => import('./run/LoadedBench.vue'),
+  wheel: () => import('./power/RotationBench.vue'),
+  job: () => import('./JobBench.vue'),
+  leave: () => import('./handover/LeaveBench.vue'),
+  amps: () => import('./run/AmpsBench.vue'),
 }
+const BENCHES = Object.fromEntries(
+  Object.entries(LOADERS).map(([id, loader]) => [id, defineAsyncComponent(loader)]),
+)
+// All of them are fetched while there is signal: without it one can still go from one to the other.
+onMounted(() => {
+  for (const loader of new Set(Object.values(LOADERS))) void loader().catch(() => undefined)
+})
 /** With what is asked of the whole job, where this question has any of it. */
 const tabs = computed<Tab[]>(() => {
   const own = TABS[props.gate.gate] ?? []

@@ -48,6 +48,14 @@ function plain<T>(page: T): T {
   return JSON.parse(JSON.stringify(page)) as T
 }
 
+function stored<T extends Omit<Waiting, 'id'>>(item: T): T {
+  return {
+    ...item,
+    ...(item.body && { body: plain(item.body) }),
+    ...(item.problem && { problem: plain(item.problem) }),
+  }
+}
+
 export function databaseShelf(): Shelf {
   let opened: Promise<IDBPDatabase<Kept>> | undefined
   const db = () =>
@@ -59,8 +67,8 @@ export function databaseShelf(): Shelf {
       },
     }))
   return {
-    add: async (item) => (await db()).add('outbox', item as Waiting),
-    put: async (item) => void (await (await db()).put('outbox', item)),
+    add: async (item) => (await db()).add('outbox', stored(item) as Waiting),
+    put: async (item) => void (await (await db()).put('outbox', stored(item))),
     all: async () => (await db()).getAll('outbox'),
     drop: async (id) => (await db()).delete('outbox', id),
     async arrived(key, at) {

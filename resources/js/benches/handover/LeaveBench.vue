@@ -112,7 +112,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
             </button>
           </li>
           <li v-for="one in holds" :key="one.check + one.subject">
-            <span>{{ one.todo }}</span>
+            <span>{{ one.todo.charAt(0).toUpperCase() + one.todo.slice(1) }}</span>
             <button type="button" class="press small" @click="go(one.check, one.subject)">
               {{ t('leave.go') }}
             </button>

@@ -31,15 +31,11 @@ const KEYS = [
 
 <template>
   <footer class="foot-line">
-    <button
-      v-if="outbox.items.length > 0"
-      type="button"
-      class="away"
-      :class="{ refused: outbox.refused.length > 0 }"
-      @click="show"
-    >
-      <span role="status">{{ told }}</span>
-    </button>
+    <span v-if="outbox.items.length > 0" role="status">
+      <button type="button" class="away" :class="{ refused: outbox.refused.length > 0 }" @click="show">
+        {{ told }}
+      </button>
+    </span>
     <span v-else role="status" :class="{ away: !machine.reachable }">{{
       machine.reachable ? t('foot.sent') : t('foot.away')
     }}</span>

@@ -24,8 +24,9 @@ const title = useEntryTitle()
 const machine = useMachine()
 const session = useSession()
 const outbox = useOutbox()
-/** Pictures stand with the entry they belong to. */
-const slips = computed(() => machine.view?.tape.filter((entry) => entry.kind !== 'photo') ?? [])
+/** Pictures stand with the entry they belong to, clocks in their own list. */
+const ELSEWHERE = ['photo', 'clock_started', 'clock_stopped']
+const slips = computed(() => machine.view?.tape.filter((entry) => !ELSEWHERE.includes(entry.kind)) ?? [])
 const waiting = computed(() => (machine.view === null ? [] : outbox.of(machine.view.id).reverse()))
 
 function showWaiting() {

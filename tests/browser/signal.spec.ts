@@ -1,0 +1,114 @@
+import { expect, test, type Page } from '@playwright/test'
+import { choose, freshDemo, gate, openMachine, openTab, POWER, record, signIn } from './helpers'
+
+test.describe.configure({ mode: 'serial' })
+test.beforeAll(freshDemo)
+
+const foot = (page: Page) => page.locator('.foot-line')
+const press = (page: Page) =>
+  page
+    .locator('.foot')
+    .getByRole('button', { name: /^Record/ })
+    .click()
+
+async function lockOutBlind(page: Page) {
+  await openTab(page, 'Lockout')
+  await page.getByLabel('Lock', { exact: true }).fill('21')
+  await choose(page, 'Lock hangs at', "unit's disconnect")
+  await choose(page, 'Work is on', 'load side')
+  await choose(page, /Tester proved before/, 'yes')
+  for (const leg of ['Leg A to B', 'Leg B to C', 'Leg C to A', 'A to ground', 'B to ground', 'C to ground'])
+    await page.getByLabel(leg).fill('0.1')
+  await choose(page, /Tester proved after/, 'yes')
+  await expect(page.locator('.verdict')).toContainText('No signal. Record it')
+  await press(page)
+}
+
+test("a lockout written without signal stands before the colleague's reading that came in between", async ({
+  page,
+  context,
+  browser,
+}) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-2')
+  await openTab(page, 'Rotation')
+  await choose(page, 'Rotation meter', 'C-B-A')
+  await record(page, 'Record the stop')
+  await context.setOffline(true)
+  await lockOutBlind(page)
+  await expect(foot(page)).toContainText('1 waiting')
+  await expect(page.locator('.slip').first()).toContainText('Lockout')
+  await expect(page.locator('.slip').first()).toHaveClass(/waits/)
+
+  const other = await browser.newPage()
+  await signIn(other, 'Mina Petrov')
+  await openMachine(other, 'RTU-2')
+  await openTab(other, 'Rotation')
+  await choose(other, 'Rotation meter', 'A-B-C')
+  await record(other)
+  await expect(gate(other, POWER)).toContainText('no lockout is recorded in between')
+
+  await context.setOffline(false)
+  await expect(foot(page)).toContainText('All sent', { timeout: 20_000 })
+  await expect(gate(page, POWER)).not.toContainText('no lockout is recorded in between')
+  const order = page.locator('.slip .what')
+  await expect(order.nth(0)).toContainText('Rotation')
+  await expect(order.nth(1)).toContainText('Lockout')
+  await expect(order.nth(2)).toContainText('Rotation')
+  await expect(gate(other, POWER)).not.toContainText('no lockout is recorded in between')
+  await other.close()
+})
+
+test('a closed tab loses nothing', async ({ page, context }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-3')
+  await openTab(page, 'Note')
+  await context.setOffline(true)
+  await page.getByLabel('Note', { exact: true }).fill('Belt squeals when cold')
+  await page.getByRole('button', { name: 'Keep the note' }).click()
+  await expect(foot(page)).toContainText('1 waiting')
+  await page.close()
+  await context.setOffline(false)
+  const again = await context.newPage()
+  await again.goto('/')
+  await openMachine(again, 'RTU-3')
+  await expect(again.locator('.slip:not(.waits)', { hasText: 'Belt squeals when cold' })).toHaveCount(1)
+  await expect(foot(again)).toContainText('All sent')
+})
+
+test('what somebody else did first is shown with both sides, and kept as a note', async ({
+  page,
+  context,
+  browser,
+}) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-1')
+  await context.setOffline(true)
+  const door = (on: Page) => on.locator('.entry-out', { hasText: 'Roof door' })
+  const dialog = page.getByRole('dialog')
+  await door(page).getByRole('button', { name: 'It is off' }).click()
+  await dialog.getByLabel('Say how it was put back.').fill('hatch bolted')
+  await dialog.getByRole('button', { name: 'It is off' }).click()
+  await expect(foot(page)).toContainText('1 waiting')
+
+  const other = await browser.newPage()
+  await signIn(other, 'Mina Petrov')
+  await openMachine(other, 'RTU-1')
+  await door(other).getByRole('button', { name: 'It is off' }).click()
+  await other.getByLabel('Say how it was put back.').fill('wedge taken away')
+  await other.getByRole('dialog').getByRole('button', { name: 'It is off' }).click()
+  await expect(door(other)).toHaveCount(0)
+  await other.close()
+
+  await context.setOffline(false)
+  await expect(foot(page)).toContainText('1 not taken', { timeout: 20_000 })
+  await foot(page)
+    .getByRole('button', { name: /not taken/ })
+    .click()
+  await expect(dialog).toContainText('Mina Petrov')
+  await expect(dialog).toContainText('wedge taken away')
+  await expect(dialog).toContainText('hatch bolted')
+  await dialog.getByRole('button', { name: 'Keep it as a note' }).click()
+  await expect(foot(page)).toContainText('All sent')
+  await expect(page.locator('.slip').first()).toContainText('hatch bolted')
+})

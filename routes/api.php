@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\ClockController;
 use App\Http\Controllers\CrewController;
+use App\Http\Controllers\FloorController;
 use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\JobController;
@@ -27,6 +28,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::post('judge/{check}', [JudgeController::class, 'judge']);
     // A floor to measure against: the same way in, and nothing done.
     Route::post('nothing', [JudgeController::class, 'nothing']);
+    Route::get('machines/{machine}/nothing', [FloorController::class, 'read'])->whereNumber('machine');
     Route::get('today', [TodayController::class, 'show']);
     Route::get('machines/{machine}', [MachineController::class, 'show'])->whereNumber('machine');
     Route::get('machines/{machine}/news', [MachineController::class, 'news'])->whereNumber('machine');
@@ -51,6 +53,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/put-back', [MachineController::class, 'openPutBack'])->middleware('role:record');
         Route::post('machines/{machine}/put-back/{putBack}/leave', [MachineController::class, 'leavePutBack'])->middleware('role:close_own_put_back');
         Route::post('machines/{machine}/put-back/{putBack}/close', [MachineController::class, 'closePutBack'])->middleware('role:close_own_put_back');
+        Route::post('machines/{machine}/nothing', [FloorController::class, 'write'])->middleware('role:record');
         Route::post('machines/{machine}/clocks', [CrewController::class, 'startClock'])->middleware('role:record');
         Route::post('machines/{machine}/clocks/{clock}/stop', [CrewController::class, 'stopClock'])->middleware('role:record');
         Route::post('machines/{machine}/items', [CrewController::class, 'openItem'])->middleware('role:record');

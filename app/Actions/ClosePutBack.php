@@ -12,6 +12,7 @@ use App\Models\PutBackClosing;
 use App\Queries\Theirs;
 use App\Support\Stamp;
 use IronStart\Core\Gate\PutBackKind;
+use IronStart\Core\Verdict\Status;
 use IronStart\Core\Wording\Phrases;
 
 /** Closes an entry of the put-back list on a person's word, or by a reading that proves it. */
@@ -26,17 +27,13 @@ final class ClosePutBack
      *
      * @param mixed $raw the input of the check as it was given
      */
-    public function byReading(Machine $locked, Stamp $stamp, string $check, mixed $raw): void
+    public function byReading(Machine $locked, Stamp $stamp, string $check, Status $status, mixed $raw): void
     {
-        if ($check !== 'list.prestart') {
-            return;
-        }
-        $items = json_decode((string) json_encode($raw), true)['items'] ?? [];
-        if ((array_column($items, 'answer', 'id')['doors_on'] ?? '') !== 'yes') {
-            return;
-        }
-        foreach (PutBack::out($locked->id)->where('kind', PutBackKind::PanelOff->value)->orderBy('id')->pluck('id') as $id) {
-            $this->append($locked, (int) $id, $stamp, $this->phrases->common('proved_back', PutBackKind::PanelOff->value));
+        $answers = str_starts_with($check, 'list.') ? array_column(json_decode((string) json_encode($raw), true)['items'] ?? [], 'answer', 'id') : [];
+        foreach (PutBackKind::provedBy($check, $status, $answers) as $kind) {
+            foreach (PutBack::out($locked->id)->where('kind', $kind->value)->orderBy('id')->pluck('id') as $id) {
+                $this->append($locked, (int) $id, $stamp, $this->phrases->common('proved_back', $kind->value));
+            }
         }
     }
 

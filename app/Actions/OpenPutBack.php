@@ -10,6 +10,7 @@ use App\Models\Machine;
 use App\Models\PutBack;
 use App\Support\Stamp;
 use IronStart\Core\Gate\PutBackKind;
+use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Wording\Phrases;
 
 /** Opens entries of the put-back list: by a recorded check, or by hand. */
@@ -25,6 +26,18 @@ final class OpenPutBack
         $what = "Lock $lock on, tag $name";
         if (! PutBack::out($entry->machine_id)->where('what', $what)->exists()) {
             $this->keep($entry, $stamp, PutBackKind::Lock, $what);
+        }
+    }
+
+    /** What a check leaves to be put back stands in the list; the same thing once. */
+    public function forCheck(Machine $locked, Entry $entry, Stamp $stamp, RecordedInput $given, Judgement $judgement): void
+    {
+        foreach (PutBackKind::openedBy($given->check, $judgement->status, $judgement->codes()) as $kind) {
+            $where = in_array($given->subject, ['machine', ''], true) ? '' : ': ' . strtr($given->subject, [':' => ' ']);
+            $what = $this->phrases->common('put_back', $kind->value) . $where;
+            if (! PutBack::out($locked->id)->where('what', $what)->exists()) {
+                $this->keep($this->tape->append($locked, 'put_back_opened', $stamp, ['about' => $entry->at]), $stamp, $kind, $what);
+            }
         }
     }
 

@@ -51,11 +51,13 @@ final class RecordCheck
             $input = $this->bench->input($given->check, $raw);
             $verdict = $this->bench->judgeInput($given->check, $input, $units);
             $locked->setRelation('job', $machine->job);
+            [$place, $isLate] = $this->tape->place($locked, $stamp);
             $entry = $this->tape->append($locked, 'check', $stamp, [
+                'place' => $place,
                 'supersedes' => $given->supersedes,
                 'reason' => $given->reason,
                 'details' => $this->instrument($given->instrumentId, $stamp),
-                'out_of_order' => Order::missing($given->check, $given->subject, $this->standings->shutBefore($locked, $this->tape->place($locked, $stamp)->at)),
+                'out_of_order' => Order::missing($given->check, $given->subject, $this->standings->shutBefore($locked, $isLate ? $place->at : null)),
             ]);
             $this->keepVerdict($entry, $given, $raw, $verdict, $units);
             $this->keepReadings($entry, $given, $input);
@@ -68,7 +70,8 @@ final class RecordCheck
             if ($clock !== null && $wait !== null) {
                 $this->clock->begin($locked, $stamp, $clock, $wait, $entry->at);
             }
-            $this->closePutBack->byReading($locked, $stamp, $given->check, $raw);
+            $this->closePutBack->byReading($locked, $stamp, $given->check, $verdict->judgement->status, $raw);
+            $this->openPutBack->forCheck($locked, $entry, $stamp, $given, $verdict->judgement);
 
             return $entry;
         });

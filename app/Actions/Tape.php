@@ -41,11 +41,11 @@ final class Tape
         });
     }
 
-    /** @param array{supersedes?: int|null, out_of_order?: list<int>, reason?: string, about?: int|null, details?: array<string, mixed>} $more */
+    /** @param array{supersedes?: int|null, out_of_order?: list<int>, reason?: string, about?: int|null, details?: array<string, mixed>, place?: Place} $more */
     public function append(Machine $locked, string $kind, Stamp $stamp, array $more = []): Entry
     {
         $locked->last_at++;
-        $place = $this->place($locked, $stamp);
+        $place = $more['place'] ?? $this->place($locked, $stamp)[0];
 
         return Entry::query()->create([
             'machine_id' => $locked->id,
@@ -65,17 +65,19 @@ final class Tape
         ]);
     }
 
-    /** Where an entry with this stamp stands on this machine. */
-    public function place(Machine $locked, Stamp $stamp): Place
+    /**
+     * Where an entry with this stamp stands on this machine, and whether others stand after it already.
+     *
+     * @return array{Place, bool}
+     */
+    public function place(Machine $locked, Stamp $stamp): array
     {
         $sent = $stamp->sentAt?->getTimestampMs();
-        $before = $sent === null ? null : Entry::query()->where('machine_id', $locked->id)->where('device_id', $stamp->device)->max('placed_at');
+        $last = Entry::query()->where('machine_id', $locked->id)->toBase()
+            ->selectRaw('max(placed_at) AS last, max(placed_at) FILTER (WHERE device_id = ?) AS own', [$stamp->device])->first();
+        $ms = fn (mixed $time): ?int => is_string($time) ? CarbonImmutable::parse($time)->getTimestampMs() : null;
+        $place = Place::of($stamp->deviceAt->getTimestampMs(), $sent, $stamp->arrivedAt->getTimestampMs(), $sent === null ? null : $ms($last->own ?? null));
 
-        return Place::of(
-            $stamp->deviceAt->getTimestampMs(),
-            $sent,
-            $stamp->arrivedAt->getTimestampMs(),
-            is_string($before) ? CarbonImmutable::parse($before)->getTimestampMs() : null,
-        );
+        return [$place, ($ms($last->last ?? null) ?? PHP_INT_MIN) > $place->at];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Console;
 
 use App\Models\Company;
 use App\Models\User;
+use App\Records\CompanyKeys;
 use App\Support\Role;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
@@ -17,7 +18,7 @@ final class CreateCompany extends Command
 
     protected $description = 'Make a company and its first lead, and print the password once';
 
-    public function handle(): int
+    public function handle(CompanyKeys $keys): int
     {
         $email = mb_strtolower((string) $this->argument('email'));
         if (filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
@@ -33,6 +34,7 @@ final class CreateCompany extends Command
         $password = Str::password(16, symbols: false);
         $company = Company::query()->create(['name' => (string) $this->argument('company'), 'units' => 'us', 'time_zone' => 'UTC']);
         User::query()->create(['company_id' => $company->id, 'name' => (string) $this->argument('person'), 'email' => $email, 'role' => Role::Lead, 'password' => $password]);
+        $keys->of($company->id);
         $this->line("$email signs in with $password");
 
         return self::SUCCESS;

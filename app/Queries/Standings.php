@@ -88,15 +88,14 @@ final class Standings
     /**
      * The gates that were shut when something was written that stands at this moment.
      *
-     * @param int $moment milliseconds
+     * @param int|null $moment milliseconds; null for now
      * @return list<int>
      */
-    public function shutBefore(Machine $machine, int $moment): array
+    public function shutBefore(Machine $machine, ?int $moment): array
     {
-        $late = Entry::query()->where('machine_id', $machine->id)->where('placed_at', '>', self::moment($moment))->exists();
-        $standing = $late
-            ? $this->judge($machine, self::circuits(json_encode($machine->loadMissing('sheet')->sheet->body['circuits'] ?? [])), TapeState::from($this->rows([$machine->id], $moment)), collect())
-            : $this->ofOne($machine);
+        $standing = $moment === null
+            ? $this->ofOne($machine)
+            : $this->judge($machine, self::circuits(json_encode($machine->loadMissing('sheet')->sheet->body['circuits'] ?? [])), TapeState::from($this->rows([$machine->id], $moment)), collect());
         $shut = $standing->gates->judgement->values['shut']->value;
 
         return is_array($shut) ? array_values(array_map(intval(...), $shut)) : [];

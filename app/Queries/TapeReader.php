@@ -190,6 +190,11 @@ final class TapeReader
 
     private static function iso(string $time): string
     {
+        // As PostgreSQL writes it in UTC; anything else the long way.
+        if (preg_match('/^(\d{4}-\d\d-\d\d) (\d\d:\d\d:\d\d)(?:\.(\d{1,3}))?\+00$/', $time, $at) === 1) {
+            return "$at[1]T$at[2]." . str_pad($at[3] ?? '', 3, '0') . 'Z';
+        }
+
         return CarbonImmutable::parse($time)->utc()->format('Y-m-d\TH:i:s.v\Z');
     }
 }

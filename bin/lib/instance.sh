@@ -112,6 +112,19 @@ prepare_var() {
 
 secret() { php -r 'echo bin2hex(random_bytes(24));'; }
 
+# Runs the cluster on its port until it answers. Fails when it ends before it does.
+launch_postgres() {
+    local bin port tries=0
+    bin="$(pg_bin)" port="$(cat "$VAR/database.port")"
+    in_background "$VAR/postgres.log" "$bin/postgres" -D "$VAR/postgres" -c listen_addresses=127.0.0.1 -c port="$port" -c unix_socket_directories='' -c timezone=UTC
+    POSTGRES_PID=$CHILD
+    until PGPASSWORD="$(cat "$VAR/database.secret")" "$bin/psql" -h 127.0.0.1 -p "$port" -U iron -d postgres -qAtc 'SELECT 1' >/dev/null 2>&1; do
+        kill -0 "$POSTGRES_PID" 2>/dev/null || return 1
+        tries=$((tries + 1)); [ $tries -lt 300 ] || fail "PostgreSQL does not answer"
+        sleep 0.1
+    done
+}
+
 # A PostgreSQL cluster of the instance's own, on loopback, with a password made here.
 start_postgres() {
     local bin data="$VAR/postgres" port
@@ -126,15 +139,8 @@ start_postgres() {
     port="$(cat "$VAR/database.port" 2>/dev/null || true)"
     if [ -z "$port" ] || ! port_free "$port"; then port="$(free_port)"; fi
     printf '%s' "$port" > "$VAR/database.port"
-    in_background "$VAR/postgres.log" "$bin/postgres" -D "$data" -c listen_addresses=127.0.0.1 -c port="$port" -c unix_socket_directories='' -c timezone=UTC
-    POSTGRES_PID=$CHILD
+    launch_postgres || { tail -20 "$VAR/postgres.log" >&2; fail "PostgreSQL did not start"; }
     DATABASE_URL="pgsql://iron:$(cat "$VAR/database.secret")@127.0.0.1:$port/ironstart"
-    local tries=0
-    until PGPASSWORD="$(cat "$VAR/database.secret")" "$bin/psql" -h 127.0.0.1 -p "$port" -U iron -d postgres -qAtc 'SELECT 1' >/dev/null 2>&1; do
-        kill -0 "$POSTGRES_PID" 2>/dev/null || { tail -20 "$VAR/postgres.log" >&2; fail "PostgreSQL did not start"; }
-        tries=$((tries + 1)); [ $tries -lt 300 ] || fail "PostgreSQL does not answer"
-        sleep 0.1
-    done
     PGPASSWORD="$(cat "$VAR/database.secret")" "$bin/psql" -h 127.0.0.1 -p "$port" -U iron -d postgres -qAtc "SELECT 1 FROM pg_database WHERE datname = 'ironstart'" | grep -q 1 \
         || PGPASSWORD="$(cat "$VAR/database.secret")" "$bin/psql" -h 127.0.0.1 -p "$port" -U iron -d postgres -qc 'CREATE DATABASE ironstart'
 }
@@ -244,10 +250,7 @@ http {
     }
 }
 CONF
-    in_background "$VAR/fpm.out" "/usr/sbin/php-fpm$PHP_VERSION" -y "$VAR/fpm.conf" -F \
-        -d post_max_size=14M -d memory_limit=256M \
-        -d opcache.enable=1 -d opcache.validate_timestamps=0 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d realpath_cache_ttl=600
-    FPM_PID=$CHILD
+    launch_fpm
     in_background "$VAR/nginx.out" nginx -e "$VAR/nginx.log" -c "$VAR/nginx.conf" -p "$VAR"
     NGINX_PID=$CHILD
     local tries=0
@@ -257,6 +260,13 @@ CONF
         tries=$((tries + 1)); [ $tries -lt 100 ] || { tail -20 "$VAR/storage/logs/app.log" >&2 || true; fail "the application does not answer"; }
         sleep 0.1
     done
+}
+
+launch_fpm() {
+    in_background "$VAR/fpm.out" "/usr/sbin/php-fpm$PHP_VERSION" -y "$VAR/fpm.conf" -F \
+        -d post_max_size=14M -d memory_limit=256M \
+        -d opcache.enable=1 -d opcache.validate_timestamps=0 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d realpath_cache_ttl=600
+    FPM_PID=$CHILD
 }
 
 # Stops what was started here, the last first, and waits for each. PostgreSQL is told to be quick about it.

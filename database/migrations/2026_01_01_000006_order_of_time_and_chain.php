@@ -40,12 +40,23 @@ return new class () extends Migration {
             $table->string('signature', 128)->default('');
             $table->unique(['company_id', 'machine_id', 'at']);
         });
+        // What the benchmarks insert to measure against; nothing else reads or writes it.
+        Schema::create('floor_rows', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('company_id')->constrained();
+            $table->foreignId('machine_id')->constrained();
+            $table->timestampTz('created_at', 3);
+        });
+        // The reads of a tape join a dozen tables in the order they are written in: to try the other orders takes the
+        // planner longer than the reading.
+        DB::statement('DO $$ BEGIN EXECUTE format(\'ALTER DATABASE %I SET join_collapse_limit = 1\', current_database()); END $$');
         DB::statement('CREATE TRIGGER chain_links_once BEFORE UPDATE OR DELETE ON chain_links FOR EACH ROW EXECUTE FUNCTION refuse_change()');
         DB::statement('CREATE TRIGGER chain_links_kept BEFORE TRUNCATE ON chain_links FOR EACH STATEMENT EXECUTE FUNCTION refuse_change()');
     }
 
     public function down(): void
     {
+        Schema::dropIfExists('floor_rows');
         Schema::dropIfExists('chain_links');
         Schema::table('instruments', fn (Blueprint $table) => $table->dropColumn('accuracy'));
         Schema::table('machines', fn (Blueprint $table) => $table->dropColumn(['record_id', 'chained_at', 'digest']));

@@ -11,11 +11,12 @@ use App\Models\PutBack;
 use App\Models\User;
 use App\Queries\MachineScreen;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 /** Answers a write with its place on the tape, and the machine as it stands now. */
 final class Recorded
 {
-    public function __construct(private readonly MachineScreen $screen)
+    public function __construct(private readonly MachineScreen $screen, private readonly Request $request)
     {
     }
 
@@ -23,6 +24,18 @@ final class Recorded
     {
         $putBack = PutBack::query()->where('entry_id', $entry->id)->value('id');
 
-        return Reply::with(new RecordedView($entry->at, is_int($putBack) ? $putBack : null, $this->screen->of($machine, $person)), 201);
+        return $this->at($machine, $entry->at, is_int($putBack) ? $putBack : null, $person);
+    }
+
+    /** The same again, for a write that came twice. */
+    public function at(Machine $machine, int $at, ?int $putBack, User $person): JsonResponse
+    {
+        // RFC 7240: whoever has more to send asks for the machine once, at the end.
+        $minimal = str_contains((string) $this->request->header('Prefer', ''), 'return=minimal');
+        $answer = new RecordedView($at, $putBack, $minimal ? null : $this->screen->of($machine, $person));
+        $reply = Reply::with($minimal ? ['at' => $at, 'putBack' => $putBack] : $answer, 201);
+        $reply->original = $answer;
+
+        return $minimal ? $reply->header('Preference-Applied', 'return=minimal') : $reply;
     }
 }

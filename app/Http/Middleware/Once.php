@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Controllers\Recorded;
 use App\Http\Problems\Problem;
+use App\Http\Schema\RecordedView;
+use App\Models\Machine;
+use App\Models\User;
 use App\Support\CurrentCompany;
 use App\Support\DeviceHeaders;
 use Closure;
@@ -21,7 +25,7 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class Once
 {
-    public function __construct(private readonly ConnectionInterface $db, private readonly CurrentCompany $company)
+    public function __construct(private readonly ConnectionInterface $db, private readonly CurrentCompany $company, private readonly Recorded $recorded, private readonly Request $request)
     {
     }
 
@@ -42,7 +46,7 @@ final class Once
 
                 return $response;
             }
-            $kept = ['print' => $print, 'body' => (string) $response->getContent()];
+            $kept = ['print' => $print] + self::kept($response);
             $this->db->table('idempotency_keys')->where($row)->update(['status' => $response->getStatusCode(), 'answer' => json_encode($kept, JSON_THROW_ON_ERROR)]);
             $this->db->commit();
 
@@ -64,6 +68,32 @@ final class Once
             throw Problem::keyUsedOtherwise();
         }
 
-        return JsonResponse::fromJsonString($answer['body'], (int) $kept->status, ['Idempotent-Replay' => 'true']);
+        $response = isset($answer['at']) ? $this->again($answer['at'], $answer['putBack']) : JsonResponse::fromJsonString($answer['body'], (int) $kept->status);
+        $response->headers->set('Idempotent-Replay', 'true');
+
+        return $response;
+    }
+
+    /**
+     * Of a write on a tape its place is kept: with it goes the machine as it stands when it is asked again.
+     *
+     * @return array<string, mixed>
+     */
+    private static function kept(Response $response): array
+    {
+        $said = $response instanceof JsonResponse ? $response->original : null;
+
+        return $said instanceof RecordedView ? ['at' => $said->at, 'putBack' => $said->putBack] : ['body' => (string) $response->getContent()];
+    }
+
+    private function again(int $at, ?int $putBack): Response
+    {
+        $machine = $this->request->route('machine');
+        $person = $this->request->user();
+        if (! $machine instanceof Machine || ! $person instanceof User) {
+            throw Problem::keyUsedOtherwise();
+        }
+
+        return $this->recorded->at($machine, $at, $putBack, $person);
     }
 }

@@ -6,8 +6,8 @@ namespace App\Http\Schema;
 
 use OpenApi\Attributes as OA;
 
-/** What was recorded: its place on the tape, and the machine as it stands now. */
-#[OA\Schema(required: ['at', 'putBack', 'machine'])]
+/** What was recorded: its place on the tape, and the machine as it stands now, unless that was not asked for (Prefer: return=minimal). */
+#[OA\Schema(required: ['at', 'putBack'])]
 final readonly class RecordedView
 {
     public function __construct(
@@ -16,7 +16,7 @@ final readonly class RecordedView
         #[OA\Property()]
         public ?int $putBack,
         #[OA\Property(ref: MachineView::class)]
-        public MachineView $machine,
+        public ?MachineView $machine,
     ) {
     }
 }

@@ -206,6 +206,8 @@ return [
     ],
     'proved_back' => [
         'panel_off' => 'on, by the pre-start list',
+        'controller_test' => 'settings as they are left, by the settings check',
+        'circuit_open' => 'under nitrogen, by the pressure hold',
     ],
     'clocks' => [
         'pressure_hold' => 'Pressure hold', 'decay' => 'Vacuum decay', 'stabilise' => 'Settling', 'warm_up' => 'Crankcase warm-up', 'fire_watch' => 'Fire watch',

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Wording;
 
 use IronStart\Core\Core;
+use IronStart\Core\Gate\Job;
+use IronStart\Core\Gate\JobType;
+use IronStart\Core\Tests\Corpus;
 use IronStart\Core\Wording\GateLine;
 use IronStart\Core\Wording\GateSpeaker;
 use IronStart\Core\Wording\GateWords;
@@ -51,12 +54,55 @@ final class GateSpeakerTest extends TestCase
         self::assertCount(2, $why($gates([], [['id' => '3', 'shuts' => [8]]])));
     }
 
+    /** Every worked case of the gates, of all types of job: each gate says something, each code of it is said. */
+    public function testEveryCaseOfEveryTypeOfJobIsSaidInWords(): void
+    {
+        $speaker = new GateSpeaker(Phrases::shipped());
+        $types = $flags = [];
+        foreach (self::cases() as $line => $input) {
+            $judged = Core::bench()->judge('job.gates', $input, 'us')->judgement;
+            $types[$input['job_type']] = true;
+            $lines = $speaker->lines($judged, new GateWords(deferred: [['check' => 'charge.state', 'words' => 'Charge in spring (Owner, 2027-05-01)']], disabled: ['Compressor B: windings open']));
+            foreach ($lines as $gate) {
+                self::assertNotSame('', $gate->sentence . ($gate->state === 'not_on_job' ? '-' : ''), $line);
+                self::assertStringNotContainsString('{', implode(' ', [$gate->sentence, ...$gate->notes, ...array_column($gate->missing, 'todo')]), $line);
+                $flags += array_fill_keys($gate->flags, 0);
+                foreach (array_diff($gate->flags, ['watch']) as $flag) {
+                    self::assertNotSame([], $gate->notes, "$flag is not said: $line");
+                }
+            }
+        }
+        self::assertCount(4, $types);
+        self::assertEqualsCanonicalizing(['watch', 'conditional', 'stale', 'out_of_order', 'overridden', 'override_refused', 'not_overridable'], array_keys($flags));
+    }
+
     public function testAPartIsNamedInWhatIsToBeDone(): void
     {
         $speaker = new GateSpeaker(Phrases::shipped());
         self::assertSame('read the windings (C1)', $speaker->todo('compressor.windings', 'compressor:C1'));
         self::assertSame('read the voltage (under load)', $speaker->todo('power.voltage', 'loaded'));
         self::assertSame('read the voltage', $speaker->todo('power.voltage'));
+    }
+
+    /** @return iterable<array-key, array<string, mixed>> inputs of job.gates: the worked cases, every type with all facts, and what those leave out */
+    private static function cases(): iterable
+    {
+        foreach ([...Corpus::vectors(), ...Corpus::more()] as $id => [$case]) {
+            if ($case['check'] === 'job.gates' && ! isset($case['expect']->error)) {
+                yield $id => json_decode((string) json_encode($case['input']), true);
+            }
+        }
+        $did = fn (string $check, int $at, string $status = 'clear', string ...$codes): array => ['check' => $check, 'status' => $status, 'codes' => $codes, 'at' => $at];
+        foreach (JobType::cases() as $type) {
+            $recorded = [$did('power.rotation', 1), $did('tight.hold', 2), $did('piping.purge', 3), $did('power.circuit', 4, 'stop', 'breaker_large'), $did('power.voltage', 5, 'stop', 'phase_lost')];
+            yield "every fact, $type->value" => [
+                'job_type' => $type->value, 'facts' => array_values(array_diff(Job::FACTS, ['module_change', 'single_phase'])), 'recorded' => $recorded,
+                'overrides' => [['gate' => 7, 'reason' => 'the crew waits for the crane', 'role' => 'lead', 'at' => 6]], 'supply_changed_at' => 7,
+            ];
+            yield "opened, $type->value" => ['job_type' => $type->value, 'recorded' => array_slice($recorded, 0, 4), 'overrides' => [['gate' => 7, 'reason' => 'breaker is changed today', 'role' => 'lead', 'at' => 6]]];
+        }
+        yield 'conditional' => ['job_type' => 'rooftop', 'start_up_only' => true, 'circuits' => ['A', 'B'], 'recorded' => [$did('power.lockout', 1)], 'disabled' => [['subject' => 'circuit:B', 'why' => 'open', 'wire' => 'T1', 'who' => 'R', 'at' => 2]], 'open_items' => [['id' => '1', 'owner' => 'O', 'due' => '2027-05-01', 'check' => 'charge.state']]];
+        yield 'no tag' => ['job_type' => 'rooftop', 'start_up_only' => true, 'circuits' => ['A', 'B'], 'disabled' => [['subject' => 'circuit:B', 'at' => 2]]];
     }
 
     /**

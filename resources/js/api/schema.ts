@@ -148,6 +148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/nothing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readNothing"];
+        put?: never;
+        post: operations["writeNothing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/reviews": {
         parameters: {
             query?: never;
@@ -971,11 +987,11 @@ export interface components {
             instruments: components["schemas"]["InstrumentUsedView"][];
             notes: string[];
         };
-        /** @description What was recorded: its place on the tape, and the machine as it stands now. */
+        /** @description What was recorded: its place on the tape, and the machine as it stands now, unless that was not asked for (Prefer: return=minimal). */
         RecordedView: {
             at: number;
             putBack: number | null;
-            machine: components["schemas"]["MachineView"];
+            machine?: components["schemas"]["MachineView"] | null;
         };
         /** @description Who is signed in, and who could be. */
         SessionView: {
@@ -1368,6 +1384,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    readNothing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Nothing */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+        };
+    };
+    writeNothing: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One bare row */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
                 };
             };
         };

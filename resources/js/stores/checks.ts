@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
+import { lastSeen } from '@/lib/lastSeen'
 import { answer, api, type CheckView, type FieldView, type PutBackKindView } from '@/api/client'
 
 /** What each check asks for, as the server describes it. */
@@ -10,7 +11,7 @@ export const useChecks = defineStore('checks', () => {
 
   async function load() {
     if (byId.value.size > 0) return
-    const told = await answer(api.GET('/api/v1/checks'))
+    const told = await lastSeen(0, 'checks', answer(api.GET('/api/v1/checks')))
     byId.value = new Map(told.checks.map((check) => [check.id, check]))
     cautions.value = told.cautions
     putBackKinds.value = told.putBackKinds

@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { answer, api, Unreachable, type MachineView } from '@/api/client'
-import { shelf } from '@/lib/shelf'
+import { lastSeen } from '@/lib/lastSeen'
 import { useOutbox, type Kept } from './outbox'
+import { useSession } from './session'
 
 type Recording = {
   subject: string
@@ -26,27 +27,9 @@ export const useMachine = defineStore('machine', () => {
   /** Without signal the machine stands as it was last seen. */
   async function load(id: number) {
     if (view.value?.id !== id) view.value = null
-    try {
-      take(
-        await reach(answer(api.GET('/api/v1/machines/{machine}', { params: { path: { machine: id } } }))),
-        true,
-      )
-    } catch (error) {
-      const kept = error instanceof Unreachable ? await shelf().page(`machine.${id}`) : undefined
-      if (kept === undefined) throw error
-      view.value = kept as MachineView
-    }
-  }
-
-  /** The machine as the server has just told it, if it is the one that is looked at. */
-  function take(next: MachineView, chosen = false) {
-    reachable.value = true
-    if (!chosen && view.value?.id !== next.id) return
-    if (!chosen && next.news < (view.value?.news ?? 0)) return
-    view.value = next
-    void shelf()
-      .keepPage(`machine.${next.id}`, next)
-      .catch(() => undefined)
+    const call = reach(answer(api.GET('/api/v1/machines/{machine}', { params: { path: { machine: id } } })))
+    const next = await lastSeen(useSession().person?.id ?? 0, `machine.${id}`, call)
+    if (view.value?.id !== next.id || next.news >= view.value.news) view.value = next
   }
 
   async function reach<T>(call: Promise<T>): Promise<T> {
@@ -117,7 +100,6 @@ export const useMachine = defineStore('machine', () => {
     outstanding,
     openItems,
     load,
-    take,
     reach,
     record,
     start,

@@ -19,8 +19,13 @@ type Sent = {
 let sent: Sent[] = []
 const json = (status: number, body: unknown) =>
   new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } })
-const kept = (at = 5) =>
-  json(201, { at, putBack: null, machine: { id: 1, name: 'after', putBack: [], news: at } })
+let stands = 4
+const kept = (at = 5) => {
+  stands = at
+  return json(201, { at, putBack: null })
+}
+/** Reading is answered at once: the machine as it stands after what was taken. */
+const machineNow = () => json(200, { id: 1, name: 'after', putBack: [], items: [], news: stands })
 const problem = (status: number, more = {}) =>
   json(status, { type: '/problems/x', title: 'No', status, detail: 'why', ...more })
 const SAID = { label: 'Note', words: 'x' }
@@ -36,19 +41,20 @@ beforeEach(() => {
   setActivePinia(createPinia())
   useShelf(memoryShelf())
   sent = []
-  vi.stubGlobal(
-    'fetch',
-    (path: string, init: { headers: Record<string, string> }) =>
-      new Promise<Response>((resolve, reject) =>
-        sent.push({
-          path,
-          key: init.headers['Idempotency-Key'] ?? '',
-          at: init.headers['X-Device-Time'] ?? '',
-          sent: init.headers['X-Device-Sent'] ?? '',
-          resolve,
-          reject,
-        }),
-      ),
+  stands = 4
+  vi.stubGlobal('fetch', (path: string | Request, init: { headers: Record<string, string> }) =>
+    typeof path !== 'string'
+      ? Promise.resolve(machineNow())
+      : new Promise<Response>((resolve, reject) =>
+          sent.push({
+            path,
+            key: init.headers['Idempotency-Key'] ?? '',
+            at: init.headers['X-Device-Time'] ?? '',
+            sent: init.headers['X-Device-Sent'] ?? '',
+            resolve,
+            reject,
+          }),
+        ),
   )
   useMachine().view = { id: 1, name: 'before', putBack: [], news: 4 } as unknown as MachineView
   signIn(1)

@@ -33,6 +33,7 @@ const LATER = [401, 408, 419, 425, 429, 500, 502, 503, 504]
 export const useOutbox = defineStore('outbox', () => {
   const items = ref<Waiting[]>([])
   const session = useSession()
+  const touched = new Set<number>()
   const callers = new Map<string, (outcome: Outcome) => void>()
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(LOCK)
   let draining: Promise<void> | null = null
@@ -101,8 +102,21 @@ export const useOutbox = defineStore('outbox', () => {
       if (item.problem !== undefined || item.person !== session.person?.id) continue
       if (!(await deliver(item))) break
     }
+    await look()
     await refresh()
     await settleCallers()
+  }
+
+  /** The machine that is looked at, as it stands after what was sent. */
+  async function look() {
+    const id = useMachine().view?.id
+    const isTouched = id !== undefined && touched.has(id)
+    touched.clear()
+    // What was taken is taken: not to see it yet is no fault of the write.
+    if (isTouched)
+      await useMachine()
+        .load(id)
+        .catch(() => undefined)
   }
 
   /** @returns false when there is no use in trying the next */
@@ -114,7 +128,9 @@ export const useOutbox = defineStore('outbox', () => {
       await shelf().arrived(item.key, done.at)
       await shelf().drop(item.id)
       await changed()
-      useMachine().take(done.machine)
+      useMachine().reachable = true
+      touched.add(item.machine)
+      if (callers.has(item.key)) await look()
       settle(item.key, { at: done.at })
       return true
     } catch (error) {
@@ -154,6 +170,7 @@ export const useOutbox = defineStore('outbox', () => {
         Accept: 'application/json',
         'Content-Type': item.photo?.type ?? 'application/json',
         'Idempotency-Key': item.key,
+        Prefer: 'return=minimal',
         'X-Device': deviceId(),
         'X-Device-Time': item.deviceAt,
         'X-Device-Sent': new Date().toISOString(),

@@ -5,9 +5,12 @@ import { answer, api, type TodayMachine, type TodayView } from '@/api/client'
 import StartRod from '@/components/StartRod.vue'
 import StatusMark from '@/components/StatusMark.vue'
 import { wordsOf } from '@/lib/failure'
+import { lastSeen } from '@/lib/lastSeen'
 import { clock, date, longDate } from '@/lib/time'
+import { useSession } from '@/stores/session'
 
 const { t } = useI18n()
+const session = useSession()
 const view = ref<TodayView | null>(null)
 const problem = ref('')
 const lead = computed(() => view.value?.lead ?? null)
@@ -15,7 +18,7 @@ const lead = computed(() => view.value?.lead ?? null)
 async function load() {
   problem.value = ''
   try {
-    view.value = await answer(api.GET('/api/v1/today'))
+    view.value = await lastSeen(session.person?.id ?? 0, 'today', answer(api.GET('/api/v1/today')))
   } catch (error) {
     problem.value = wordsOf(error)
   }

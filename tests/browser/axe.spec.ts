@@ -57,6 +57,8 @@ for (const theme of ['light', 'dark'] as const) {
     await sound(page, 'hand over')
     await page.getByRole('button', { name: /^Clocks/ }).click()
     await expect(page.getByRole('dialog')).toBeVisible()
+    // Half faded in, nothing has its contrast yet.
+    await expect(page.locator('.dialog-fade-enter-active')).toHaveCount(0)
     await sound(page, 'clocks')
     await page.keyboard.press('Escape')
     await page.getByRole('link', { name: 'The record' }).click()

@@ -114,10 +114,11 @@ test('RTU-2: from a reversed supply to a running machine and its record', async 
   ])
   const kept = JSON.parse(readFileSync(await file.path(), 'utf8')) as {
     answers: unknown[]
-    evidence: { headline: string }[]
+    chain: { entry: { check?: { said: { headline: string } } } }[]
   }
   expect(kept.answers).toHaveLength(12)
-  expect(kept.evidence.some((entry) => entry.headline.startsWith('The supply is reversed'))).toBe(true)
+  const said = kept.chain.map((link) => link.entry.check?.said.headline ?? '')
+  expect(said.some((headline) => headline.startsWith('The supply is reversed'))).toBe(true)
 })
 
 test('RTU-3: typed voltages are judged at once, and without a lockout between the swap does not count', async ({

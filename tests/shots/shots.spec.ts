@@ -38,9 +38,18 @@ test('the pictures of the README', async ({ page }) => {
   await page.locator('.frame .body').evaluate((el) => (el.scrollTop = 0))
   await page.screenshot({ path: `${FOLDER}/machine-run.png` })
 
+  await gate(page, 'Can we leave?').getByRole('button').click()
+  await expect(page.getByText('What holds it')).toBeVisible()
+  await page.mouse.move(640, 780)
+  await page.screenshot({ path: `${FOLDER}/handover.png` })
+
   await page.getByRole('link', { name: 'The record' }).click()
   await expect(page.locator('.answers')).toBeVisible()
   await page.screenshot({ path: `${FOLDER}/record.png` })
+
+  await page.goto('/instruments')
+  await expect(page.getByRole('table')).toBeVisible()
+  await page.screenshot({ path: `${FOLDER}/instruments.png` })
 })
 
 test('the phone', async ({ browser }) => {

@@ -58,6 +58,39 @@ final class SignOffTest extends FeatureTestCase
         self::assertSame(['registration_due', 60 * 86_400], [$clock['kind'], strtotime($clock['endsAt']) - strtotime($clock['startedAt'])]);
     }
 
+    public function testAPartOutOfServiceMakesItConditionalAndNeverLooksLikeAPass(): void
+    {
+        $this->record($this->starter, $this->machine, 'power.lockout', self::lockout())->assertCreated();
+        $lock = $this->write($this->starter, $this->path('parts-out'), ['subject' => 'circuit:B', 'why' => 'Windings open', 'wire' => 'T1 to T3 taped', 'who' => 'Some starter'])->assertCreated();
+        foreach ($lock->json('machine.putBack') as $out) {
+            $this->write($this->starter, $this->path("put-back/{$out['id']}/close"), ['word' => 'lock off'])->assertCreated();
+        }
+        $this->sign($this->starter, 'starter')->assertCreated();
+        $this->write($this->lead, $this->path('reviews'), ['word' => 'Owner knows', 'seen' => $this->seen()])->assertCreated();
+        $signed = $this->sign($this->lead, 'lead')->assertCreated();
+        self::assertSame(['answered', 'watch'], [$signed->json('machine.gates.11.state'), $signed->json('machine.status')]);
+        self::assertContains('conditional', $signed->json('machine.gates.11.flags'));
+        self::assertContains('On a condition: Circuit B: Windings open.', $signed->json('machine.gates.11.notes'));
+        self::assertContains('Hand over: On a condition: Circuit B: Windings open.', $this->get_($this->starter, 'record')->json('notes'));
+    }
+
+    public function testAReadingTheSeasonForbidsMayWaitForSomebodyWithADate(): void
+    {
+        $cold = app(CurrentCompany::class)->as($this->starter->company_id, function (): Machine {
+            $machine = Machine::query()->create(['site_job_id' => $this->machine->site_job_id, 'sheet_version_id' => $this->machine->sheet_version_id, 'name' => 'RTU-10', 'position' => 2])->load('job', 'sheet');
+            app(Answered::class)->everything($machine->refresh()->load('job', 'sheet'), $this->starter, ['charge.state']);
+
+            return $machine;
+        });
+        $this->machine = $cold;
+        $gate = fn (TestResponse $answer): array => $answer->json('machine.gates.8');
+        foreach (['A', 'B'] as $circuit) {
+            $left = $this->write($this->starter, $this->path('items'), ['what' => 'Charge in spring', 'owner' => 'Some starter', 'due' => '2027-05-01', 'check' => 'charge.state', 'subject' => "circuit:$circuit"])->assertCreated();
+        }
+        self::assertSame(['answered', ['conditional']], [$gate($left)['state'], $gate($left)['flags']]);
+        self::assertStringContainsString('Charge in spring (Some starter, 2027-05-01)', $gate($left)['notes'][0]);
+    }
+
     public function testWhatIsOutHoldsTheSignature(): void
     {
         $out = $this->write($this->starter, $this->path('put-back'), ['kind' => 'detector', 'where' => 'corridor'])->json('putBack');

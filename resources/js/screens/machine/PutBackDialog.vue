@@ -7,7 +7,7 @@ import { useMachine } from '@/stores/machine'
 
 /** Closes an entry of the put-back list on a person's word, or leaves it out with an owner and a date. */
 const entry = defineModel<PutBackView | null>({ required: true })
-const { t } = useI18n()
+const { t, te } = useI18n()
 const machine = useMachine()
 const word = ref('')
 const leaving = ref(false)
@@ -20,6 +20,12 @@ const open = computed({
 const incomplete = computed(
   () => word.value.trim() === '' || (leaving.value && (owner.value.trim() === '' || due.value === '')),
 )
+
+/** What some of them must say. */
+const hint = computed(() => {
+  const key = `putBackWord.${entry.value?.kind ?? ''}`
+  return te(key) ? t(key as 'putBackWord.detector') : ''
+})
 
 watch(entry, () => {
   leaving.value = false
@@ -52,6 +58,7 @@ async function send() {
       <p class="what">{{ entry.what }}</p>
       <label for="put-back-word">{{ t(leaving ? 'tape.leaveWhy' : 'tape.closeWord') }}</label>
       <ElInput id="put-back-word" v-model="word" maxlength="500" autofocus />
+      <p v-if="!leaving && hint" class="caption">{{ hint }}</p>
       <template v-if="leaving">
         <label for="put-back-owner">{{ t('tape.leaveOwner') }}</label>
         <ElInput id="put-back-owner" v-model="owner" maxlength="120" />

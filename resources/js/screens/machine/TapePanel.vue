@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useIntervalFn } from '@vueuse/core'
 import { useI18n } from 'vue-i18n'
 import type { PutBackView, TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
 import { useEntryTitle } from '@/composables/useEntryTitle'
 import { shownUnit } from '@/lib/reading'
-import { clock, date, day } from '@/lib/time'
+import { clock, date, day, left } from '@/lib/time'
+import { useClocks } from '@/stores/clocks'
 import { useMachine } from '@/stores/machine'
 import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
@@ -18,11 +18,11 @@ import PutBackDialog from './PutBackDialog.vue'
 
 /** What is out, pinned on top; under it what was recorded, newest first. */
 defineEmits<{ correct: [entry: TapeEntry] }>()
-const NAG_MS = 15_000
 const { t } = useI18n()
 const title = useEntryTitle()
 const machine = useMachine()
 const session = useSession()
+const clocks = useClocks()
 const outbox = useOutbox()
 /** Pictures stand with the entry they belong to, clocks in their own list. */
 const ELSEWHERE = ['photo', 'clock_started', 'clock_stopped']
@@ -35,8 +35,6 @@ function showWaiting() {
 const opened = ref<TapeEntry | null>(null)
 const closing = ref<PutBackView | null>(null)
 const opening = ref(false)
-const now = ref(Date.now())
-useIntervalFn(() => (now.value = Date.now()), NAG_MS)
 
 function figures(entry: TapeEntry): string {
   // Only what was measured side by side; the rest the sentence tells.
@@ -51,13 +49,13 @@ function figures(entry: TapeEntry): string {
     : first.map((r) => `${r.value} ${shownUnit(r.unit)}`).join(' · ')
 }
 
+function remaining(entry: PutBackView): number {
+  return new Date(entry.since).getTime() + (entry.limitMinutes ?? 0) * 60_000 - clocks.now
+}
+
 /** It has stood longer than it may. */
 function isOver(entry: PutBackView): boolean {
-  return (
-    entry.left === '' &&
-    entry.limitMinutes !== null &&
-    now.value - new Date(entry.since).getTime() > entry.limitMinutes * 60_000
-  )
+  return entry.left === '' && entry.limitMinutes !== null && remaining(entry) <= 0
 }
 
 function mayClose(entry: PutBackView): boolean {
@@ -84,7 +82,10 @@ defineExpose({ openFirst })
           >{{ entry.what
           }}<small
             >{{ t('tape.since', { time: clock(entry.since) })
-            }}<b v-if="isOver(entry)" class="over"> · {{ t('tape.over') }}</b></small
+            }}<b v-if="isOver(entry)" class="over"> · {{ t('tape.over') }}</b
+            ><template v-else-if="entry.limitMinutes !== null && entry.left === ''">
+              · {{ t('tape.leftTime', { time: left(remaining(entry)) }) }}</template
+            ></small
           ><small v-if="entry.left">{{
             t('tape.leftTo', { owner: entry.owner, due: date(entry.due) })
           }}</small></span

@@ -65,6 +65,15 @@ final class Tape
         ]);
     }
 
+    /** Chains what an earlier version wrote without a chain. */
+    public function catchUp(Machine $machine): void
+    {
+        if ($machine->chained_at < $machine->last_at) {
+            $this->holding($machine, fn (): null => null);
+            $machine->refresh();
+        }
+    }
+
     /**
      * Where an entry with this stamp stands on this machine, and whether others stand after it already.
      *

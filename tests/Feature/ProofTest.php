@@ -73,6 +73,18 @@ final class ProofTest extends FeatureTestCase
         DB::table('chain_links')->where('machine_id', $machine->id)->update(['digest' => str_repeat('0', 64)]);
     }
 
+    public function testATapeWrittenBeforeThereWereChainsIsChainedWhenItLeaves(): void
+    {
+        [$lead, , $machine] = $this->exported();
+        DB::statement('ALTER TABLE chain_links DISABLE TRIGGER USER');
+        DB::table('chain_links')->where('machine_id', $machine->id)->delete();
+        DB::table('machines')->where('id', $machine->id)->update(['chained_at' => 0, 'digest' => '']);
+        app(CurrentCompany::class)->set(null);
+        $record = $this->actingAs($lead)->get("/api/v1/machines/$machine->id/record.json")->assertOk()->json();
+        self::assertCount(4, $record['chain']);
+        self::assertSame($record['digest'], $record['chain'][3]['digest']);
+    }
+
     /** @return array{User, string, Machine} the lead, the file, the machine */
     private function exported(): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Tape;
 use App\Http\Schema\RecordView;
 use App\Models\Machine;
 use App\Models\User;
@@ -19,7 +20,7 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class RecordController
 {
-    public function __construct(private readonly RecordSheet $sheet)
+    public function __construct(private readonly RecordSheet $sheet, private readonly Tape $tape)
     {
     }
 
@@ -33,6 +34,7 @@ final class RecordController
     #[OA\Get(path: '/api/v1/machines/{machine}/record.json', operationId: 'recordFile', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The record as a file, chained and sealed; its schema is at /api/v1/schemas/record', content: new OA\JsonContent(type: 'object'))])]
     public function file(Machine $machine, #[CurrentUser] User $person, RecordExport $export): Response
     {
+        $this->tape->catchUp($machine);
         $record = $this->sheet->of($machine, $person);
 
         return response($export->of($machine, $record), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => self::kept('record', $machine, 'json')]);
@@ -42,6 +44,7 @@ final class RecordController
     #[OA\Get(path: '/api/v1/machines/{machine}/record.pdf', operationId: 'recordPaper', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The record as PDF', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))])]
     public function paper(Machine $machine, #[CurrentUser] User $person, RecordPaper $paper): Response
     {
+        $this->tape->catchUp($machine);
         $record = $this->sheet->of($machine, $person);
 
         return response($paper->of($machine, $record, $person->company->time_zone), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => strtr(self::kept('record', $machine, 'pdf'), ['attachment' => 'inline'])]);

@@ -222,6 +222,7 @@ export default {
     by: 'by {who}',
     device: 'device {time}',
     server: 'arrived {time}',
+    clockOff: 'its clock put right by {time}',
     openIt: 'Add one',
     openTitle: 'What is done that must be undone?',
     openWhere: 'Where, and why',

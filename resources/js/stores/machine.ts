@@ -4,6 +4,7 @@ import { answer, api, Unreachable, type MachineView } from '@/api/client'
 import { lastSeen } from '@/lib/lastSeen'
 import { useOutbox, type Kept } from './outbox'
 import { useSession } from './session'
+import { useSignal } from './signal'
 
 type Recording = {
   subject: string
@@ -18,11 +19,19 @@ type Said = { label: string; words: string }
 /** The machine one stands at. Every write answers with the machine as it stands afterwards. */
 export const useMachine = defineStore('machine', () => {
   const view = ref<MachineView | null>(null)
-  const reachable = ref(true)
+  const signal = useSignal()
+  const reachable = computed({
+    get: () => signal.reachable,
+    set: (on) => (signal.reachable = on),
+  })
   const sending = ref(false)
 
   const outstanding = computed(() => view.value?.putBack.filter((p) => !p.closed) ?? [])
   const openItems = computed(() => view.value?.items.filter((item) => item.done === '') ?? [])
+
+  useOutbox().whenSent(async (machines) => {
+    if (view.value !== null && machines.has(view.value.id)) await load(view.value.id)
+  })
 
   /** Without signal the machine stands as it was last seen. */
   async function load(id: number) {

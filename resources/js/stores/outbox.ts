@@ -11,8 +11,8 @@ import {
   type RecordedView,
 } from '@/api/client'
 import { shelf, type Waiting } from '@/lib/shelf'
-import { useMachine } from './machine'
 import { useSession } from './session'
+import { useSignal } from './signal'
 
 export type Write = Pick<Waiting, 'machine' | 'machineName' | 'path' | 'label' | 'words'> &
   Partial<Pick<Waiting, 'body' | 'photo' | 'aboutKey'>>
@@ -33,11 +33,13 @@ const LATER = [401, 408, 419, 425, 429, 500, 502, 503, 504]
 export const useOutbox = defineStore('outbox', () => {
   const items = ref<Waiting[]>([])
   const session = useSession()
+  const signal = useSignal()
   const touched = new Set<number>()
   const callers = new Map<string, (outcome: Outcome) => void>()
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(LOCK)
   let draining: Promise<void> | null = null
   let again = false
+  let lookAgain: (machines: Set<number>) => Promise<void> = async () => undefined
   channel?.addEventListener('message', () => void refresh())
 
   const refused = computed(() => items.value.filter((item) => item.problem !== undefined))
@@ -107,16 +109,16 @@ export const useOutbox = defineStore('outbox', () => {
     await settleCallers()
   }
 
-  /** The machine that is looked at, as it stands after what was sent. */
+  /** Whoever shows a machine looks at it again after something of it was taken. */
+  function whenSent(look: (machines: Set<number>) => Promise<void>) {
+    lookAgain = look
+  }
+
   async function look() {
-    const id = useMachine().view?.id
-    const isTouched = id !== undefined && touched.has(id)
+    const machines = new Set(touched)
     touched.clear()
     // What was taken is taken: not to see it yet is no fault of the write.
-    if (isTouched)
-      await useMachine()
-        .load(id)
-        .catch(() => undefined)
+    if (machines.size > 0) await lookAgain(machines).catch(() => undefined)
   }
 
   /** @returns false when there is no use in trying the next */
@@ -128,7 +130,7 @@ export const useOutbox = defineStore('outbox', () => {
       await shelf().arrived(item.key, done.at)
       await shelf().drop(item.id)
       await changed()
-      useMachine().reachable = true
+      signal.reachable = true
       touched.add(item.machine)
       if (callers.has(item.key)) await look()
       settle(item.key, { at: done.at })
@@ -140,14 +142,14 @@ export const useOutbox = defineStore('outbox', () => {
       }
       if (error instanceof Refused && [401, 419].includes(error.problem.status))
         await session.load().catch(() => undefined)
-      useMachine().reachable = !(error instanceof Unreachable)
+      signal.reachable = !(error instanceof Unreachable)
       return false
     }
   }
 
   /** Whoever is still there is told and may mend it; otherwise it is kept with the reason. */
   async function refuse(item: Waiting, problem: ProblemView) {
-    useMachine().reachable = true
+    signal.reachable = true
     if (callers.has(item.key)) await shelf().drop(item.id)
     else await shelf().put({ ...toRaw(item), problem })
     await changed()
@@ -225,5 +227,5 @@ export const useOutbox = defineStore('outbox', () => {
     await drop(item)
   }
 
-  return { items, refused, waiting, others, of, send, drain, refresh, drop, retry, keepAsNote }
+  return { items, refused, waiting, others, of, whenSent, send, drain, refresh, drop, retry, keepAsNote }
 })

@@ -5,7 +5,7 @@ import type { TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
 import { wordsOf } from '@/lib/failure'
 import { shownUnit } from '@/lib/reading'
-import { clock, date, day } from '@/lib/time'
+import { clock, date, day, left } from '@/lib/time'
 import PhotoDialog from './PhotoDialog.vue'
 import PhotoStrip from './PhotoStrip.vue'
 import { useMachine } from '@/stores/machine'
@@ -85,7 +85,10 @@ function correct() {
         {{ clock(entry.placedAt) }}
         <template v-if="isCorrected">
           ({{ t('tape.device', { time: `${day(entry.deviceAt)} ${clock(entry.deviceAt)}`.trim() }) }},
-          {{ t('tape.server', { time: clock(entry.recordedAt) }) }})</template
+          {{ t('tape.server', { time: clock(entry.recordedAt) })
+          }}<template v-if="Math.abs(entry.correctionMs) > APART_MS"
+            >, {{ t('tape.clockOff', { time: left(Math.abs(entry.correctionMs)) }) }}</template
+          >)</template
         >
         <template v-if="entry.instrument"> · {{ t('tape.with', { instrument: entry.instrument }) }}</template>
       </p>

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\ClockController;
+use App\Http\Controllers\CompanyController;
 use App\Http\Controllers\CrewController;
 use App\Http\Controllers\FloorController;
 use App\Http\Controllers\HandoverController;
@@ -10,6 +11,7 @@ use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JudgeController;
 use App\Http\Controllers\MachineController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SessionController;
@@ -20,6 +22,10 @@ use Illuminate\Support\Facades\Route;
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store']);
 Route::post('session/demo', [SessionController::class, 'demo']);
+Route::middleware('throttle:20,1')->group(function (): void {
+    Route::post('session/link', [PeopleController::class, 'read']);
+    Route::post('session/join', [PeopleController::class, 'join']);
+});
 
 Route::middleware(['auth', 'company'])->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
@@ -42,6 +48,8 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('schemas/{name}', [RecordController::class, 'schema'])->whereIn('name', ['record', 'equipment-sheet']);
     Route::get('clocks', [ClockController::class, 'index']);
     Route::get('clocks.ics', [ClockController::class, 'calendar']);
+    Route::get('people', [PeopleController::class, 'index'])->middleware('role:people');
+    Route::get('company', [CompanyController::class, 'show'])->middleware('role:people');
     Route::get('instruments', [InstrumentController::class, 'index']);
 
     Route::middleware(Once::class)->whereNumber(['machine', 'putBack', 'clock', 'item', 'asked', 'instrument'])->group(function (): void {
@@ -68,6 +76,12 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/photos', [PhotoController::class, 'add'])->middleware('role:record');
         Route::post('machines/{machine}/reviews', [HandoverController::class, 'review'])->middleware('role:review');
         Route::post('machines/{machine}/signatures', [HandoverController::class, 'sign'])->middleware('role:record');
+        Route::post('people', [PeopleController::class, 'invite'])->middleware('role:people');
+        Route::post('people/{person}/reset', [PeopleController::class, 'reset'])->middleware('role:people');
+        Route::post('people/{person}/role', [PeopleController::class, 'changeRole'])->middleware('role:people');
+        Route::post('people/{person}/active', [PeopleController::class, 'active'])->middleware('role:people');
+        Route::post('people/{person}/sign-out', [PeopleController::class, 'signOut'])->middleware('role:people');
+        Route::post('company', [CompanyController::class, 'update'])->middleware('role:people');
         Route::post('instruments', [InstrumentController::class, 'store'])->middleware('role:instruments');
         Route::post('instruments/{instrument}', [InstrumentController::class, 'update'])->middleware('role:instruments');
     });

@@ -12,10 +12,13 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $units
  * @property string $time_zone
  * @property bool $is_demo
+ * @property array{facts?: list<string>} $defaults
+ * @property int $version
+ * @property \Carbon\CarbonImmutable|null $updated_at
  */
 final class Company extends Model
 {
     protected $fillable = ['name', 'units', 'time_zone', 'is_demo'];
 
-    protected $casts = ['is_demo' => 'bool'];
+    protected $casts = ['is_demo' => 'bool', 'defaults' => 'array'];
 }

@@ -19,6 +19,8 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property Role $role
  * @property 'us'|'si' $units
  * @property string $theme
+ * @property bool $is_active
+ * @property int $session_epoch counts the times everybody was signed out as this person
  * @property array<string, string> $field_units
  * @property-read Company $company
  */
@@ -26,11 +28,11 @@ final class User extends Authenticatable
 {
     protected $fillable = ['company_id', 'name', 'email', 'password', 'role', 'units', 'theme', 'field_units'];
 
-    protected $attributes = ['units' => 'us', 'theme' => 'light', 'field_units' => '{}'];
+    protected $attributes = ['units' => 'us', 'theme' => 'light', 'field_units' => '{}', 'is_active' => true, 'session_epoch' => 0];
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'field_units' => 'array'];
+    protected $casts = ['is_active' => 'bool', 'password' => 'hashed', 'role' => Role::class, 'field_units' => 'array'];
 
     /** @return BelongsTo<Company, $this> */
     public function company(): BelongsTo

@@ -41,6 +41,8 @@ final class AppServiceProvider extends ServiceProvider
         Model::preventSilentlyDiscardingAttributes();
         // Addresses of the interface's files begin at the root, whatever host the page was asked for by.
         Vite::createAssetPathsUsing(fn (string $path): string => "/$path");
+        // A person of another company is not to be found.
+        Route::bind('person', fn (string $id): User => User::query()->where('company_id', $this->app->make(CurrentCompany::class)->id())->whereKey((int) $id)->firstOrFail());
         // A machine of a job one is not on, or of another company, is not to be found.
         Route::bind('machine', function (string $id): Machine {
             $person = request()->user();

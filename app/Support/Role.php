@@ -23,11 +23,17 @@ enum Role: string
         'start' => ['starter', 'lead'],
         'facts' => ['starter', 'lead', 'office'],
         'disable' => ['starter', 'lead'],
+        'override' => ['lead'],
         'review' => ['lead'],
         'sign_starter' => ['starter'],
         'sign_lead' => ['lead'],
+        // Machines of the jobs one is on; for those who see all jobs, of all.
+        'machines' => ['starter', 'lead', 'office'],
+        'office' => ['lead', 'office'],
         'instruments' => ['lead', 'office'],
-        'override' => ['lead'],
+        'make_owner_link' => ['lead', 'office'],
+        'withdraw_owner_link' => ['lead'],
+        'people' => ['lead', 'office'],
     ];
 
     public function may(string $right): bool

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Actions\SignIn;
+use App\Http\Problems\Problem;
 use App\Models\User;
 use App\Support\CurrentCompany;
 use Closure;
@@ -20,6 +22,9 @@ final class AsCompany
     public function handle(Request $request, Closure $next): Response
     {
         $person = $request->user();
+        if ($person instanceof User && (! $person->is_active || $request->session()->get(SignIn::EPOCH, $person->session_epoch) !== $person->session_epoch)) {
+            throw Problem::notSignedIn();
+        }
         $this->current->set($person instanceof User ? $person->company_id : null);
 
         return $next($request);

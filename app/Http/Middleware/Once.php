@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use App\Http\Controllers\Recorded;
 use App\Http\Problems\Problem;
+use App\Http\Schema\LinkView;
 use App\Http\Schema\RecordedView;
 use App\Models\Machine;
 use App\Models\User;
@@ -68,6 +69,9 @@ final class Once
             throw Problem::keyUsedOtherwise();
         }
 
+        if (isset($answer['told'])) {
+            throw Problem::other(409, 'This link was told once already. Make another.');
+        }
         $response = isset($answer['at']) ? $this->again($answer['at'], $answer['putBack']) : JsonResponse::fromJsonString($answer['body'], (int) $kept->status);
         $response->headers->set('Idempotent-Replay', 'true');
 
@@ -82,6 +86,11 @@ final class Once
     private static function kept(Response $response): array
     {
         $said = $response instanceof JsonResponse ? $response->original : null;
+
+        // A secret is told once and kept nowhere.
+        if ($said instanceof LinkView) {
+            return ['told' => true];
+        }
 
         return $said instanceof RecordedView ? ['at' => $said->at, 'putBack' => $said->putBack] : ['body' => (string) $response->getContent()];
     }

@@ -86,6 +86,11 @@ final class Problem extends \RuntimeException
         return new self(507, 'no-room', 'The picture could not be kept', 'There is no room left for pictures. The reading itself is kept; send the picture again later.');
     }
 
+    public static function linkGone(): self
+    {
+        return new self(410, 'link-gone', 'This link opens nothing any more', 'It was used, has ended, was withdrawn, or was never one. Ask whoever gave it to you for another.');
+    }
+
     public static function keyUsedOtherwise(): self
     {
         return new self(422, 'key-used', 'This key was used before', 'The same Idempotency-Key came with another request.');

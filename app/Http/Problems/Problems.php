@@ -45,6 +45,7 @@ final class Problems
             $error instanceof HttpExceptionInterface => match ($error->getStatusCode()) {
                 404 => Problem::notFound(),
                 419 => Problem::staleSession(),
+                429 => Problem::tooOften((int) ($error->getHeaders()['Retry-After'] ?? 60)),
                 default => Problem::other($error->getStatusCode(), $error->getMessage() ?: 'This can\'t be done here.'),
             },
             default => Problem::broken(),

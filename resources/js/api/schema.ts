@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/company": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["company"];
+        put?: never;
+        post: operations["changeCompany"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/clocks": {
         parameters: {
             query?: never;
@@ -503,6 +519,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["people"];
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/people/{person}/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["resetLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/people/{person}/role": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changeRole"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/people/{person}/active": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setActive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/people/{person}/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signOutEverywhere"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/session/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/session/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/photos": {
         parameters: {
             query?: never;
@@ -734,6 +862,15 @@ export interface components {
             now: string;
             clocks: components["schemas"]["ClockView"][];
         };
+        /** @description The company, and the fingerprint of the key it vouches for its records with. */
+        CompanyView: {
+            name: string;
+            units: string;
+            timeZone: string;
+            facts: string[];
+            version: number;
+            fingerprint: string;
+        };
         /** @description Somebody one can sign in as with one press while the demo is loaded. */
         DemoPerson: {
             name: string;
@@ -808,6 +945,20 @@ export interface components {
         InstrumentsView: {
             instruments: components["schemas"]["InstrumentView"][];
         };
+        /** @description Whom a link lets in. */
+        InvitationView: {
+            kind: string;
+            name: string;
+            email: string;
+            role: string;
+        };
+        /** @description Somebody whom a link waits for. */
+        InvitedView: {
+            name: string;
+            email: string;
+            role: string;
+            until: string;
+        };
         /** @description One item of a list. */
         ItemView: {
             id: string;
@@ -815,6 +966,10 @@ export interface components {
             must: boolean;
             always: boolean;
             types: string[] | null;
+        };
+        /** @description A link to hand over. It is told once: only its hash is kept. */
+        LinkView: {
+            path: string;
         };
         /** @description All that the Machine screen needs. */
         MachineView: {
@@ -846,6 +1001,14 @@ export interface components {
             ready: components["schemas"]["ReadyView"] | null;
             signOff: components["schemas"]["SignOffView"];
             digest: string;
+        };
+        /** @description A person of the company. */
+        MemberView: {
+            id: number;
+            name: string;
+            email: string;
+            role: string;
+            active: boolean;
         };
         /** @description Something a gate still asks for. */
         MissingView: {
@@ -883,6 +1046,12 @@ export interface components {
             why: string;
             wire: string;
             who: string;
+        };
+        /** @description Everybody of the company. */
+        PeopleView: {
+            people: components["schemas"]["MemberView"][];
+            invited: components["schemas"]["InvitedView"][];
+            signIns: components["schemas"]["SignInView"][];
         };
         /** @description The signed-in person, and what they may do. */
         PersonView: {
@@ -998,6 +1167,15 @@ export interface components {
             person: components["schemas"]["PersonView"] | null;
             company: string;
             demo: components["schemas"]["DemoPerson"][];
+        };
+        /** @description A sign-in, or a try. */
+        SignInView: {
+            name: string;
+            at: string;
+            how: string;
+            ok: boolean;
+            address: string;
+            agent: string;
         };
         /** @description Who has reviewed and signed, and what was written since. */
         SignOffView: {
@@ -1120,6 +1298,8 @@ export interface components {
     parameters: {
         machine: number;
         key: string;
+        /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
+        person: number;
     };
     requestBodies: never;
     headers: never;
@@ -1163,6 +1343,67 @@ export interface operations {
                 };
                 content: {
                     "text/calendar": string;
+                };
+            };
+        };
+    };
+    company: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The company */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CompanyView"];
+                };
+            };
+        };
+    };
+    changeCompany: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    version: number;
+                    name: string;
+                    units: string;
+                    timeZone: string;
+                    facts: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CompanyView"];
+                };
+            };
+            /** @description Somebody changed it meanwhile */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };
@@ -2153,6 +2394,257 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everybody, who is invited, who signed in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    name: string;
+                    email: string;
+                    role: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The link to hand over */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
+    resetLink: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
+                person: components["parameters"]["person"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The link to hand over */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
+    changeRole: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
+                person: components["parameters"]["person"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    role: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+            /** @description No lead would remain */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    setActive: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
+                person: components["parameters"]["person"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    active: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+            /** @description No lead would remain */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    signOutEverywhere: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
+                person: components["parameters"]["person"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Signed out everywhere */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    readLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    token: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Who it lets in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationView"];
+                };
+            };
+            /** @description It lets nobody in any more */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    token: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description In */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description It lets nobody in any more */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };

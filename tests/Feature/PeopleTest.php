@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\User;
+use App\Support\CurrentCompany;
+use App\Support\Role;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+
+/** Who gets in, who is let go, and that a lead always remains. */
+final class PeopleTest extends FeatureTestCase
+{
+    public function testALinkLetsSomebodyInOnceAndIsKeptNowhere(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $path = $this->write($lead, 'people', ['name' => 'Pia Stone', 'email' => 'Pia@Example.test', 'role' => 'helper'])->assertCreated()->json('path');
+        $token = substr($path, strlen('/join/'));
+        self::assertStringNotContainsString($token, (string) json_encode([DB::table('invitations')->get(), DB::table('idempotency_keys')->get(), DB::table('office_log')->get()]));
+        auth()->guard('web')->logout();
+        $this->open('session/link', ['token' => $token])->assertOk()->assertExactJson(['kind' => 'invite', 'name' => 'Pia Stone', 'email' => 'pia@example.test', 'role' => 'helper']);
+        $this->open('session/join', ['token' => $token, 'password' => 'short'])->assertStatus(422)->assertJsonPath('field', 'password');
+        $this->open('session/join', ['token' => $token, 'password' => 'four plain words here'])->assertOk()->assertJsonPath('person.name', 'Pia Stone')->assertJsonPath('company', $lead->company->name);
+        $this->open('session/join', ['token' => $token, 'password' => 'four plain words here'])->assertStatus(410);
+        $this->open('session/link', ['token' => $token])->assertStatus(410);
+        foreach (['x', '1.' . str_repeat('a', 43), substr($token, 0, -1) . (str_ends_with($token, 'A') ? 'B' : 'A')] as $no) {
+            $this->open('session/link', ['token' => $no])->assertStatus(410);
+        }
+        $this->flushSession();
+        $this->write($lead, 'people', ['name' => 'Pia', 'email' => 'pia@example.test', 'role' => 'helper'])->assertStatus(422)->assertJsonPath('field', 'email');
+        $this->write($lead, 'people', ['name' => 'Pia', 'email' => 'pia', 'role' => 'helper'])->assertStatus(422)->assertJsonPath('field', 'email');
+        $this->write($lead, 'people', ['name' => 'Pia', 'email' => 'p2@example.test', 'role' => 'owner'])->assertStatus(422)->assertJsonPath('field', 'role');
+    }
+
+    public function testALinkEnds(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $token = substr($this->write($lead, 'people', ['name' => 'Pia', 'email' => 'pia@example.test', 'role' => 'helper'])->json('path'), 6);
+        $this->travelTo(CarbonImmutable::now()->addDays(8));
+        $this->open('session/link', ['token' => $token])->assertStatus(410);
+        $this->travelBack();
+    }
+
+    public function testANewPasswordSignsOutEverybodyWhoWasInBefore(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $helper = $this->person(Role::Helper, $lead->company);
+        $token = substr($this->write($lead, "people/$helper->id/reset")->assertCreated()->json('path'), 6);
+        $this->open('session/join', ['token' => $token, 'password' => 'another long password'])->assertOk();
+        self::assertSame(1, $helper->refresh()->session_epoch);
+        // A session that knows of no sign-out since is not let in.
+        app(CurrentCompany::class)->set(null);
+        $this->actingAs($helper)->withSession(['epoch' => 0])->getJson('/api/v1/today')->assertUnauthorized();
+        $this->actingAs($helper)->withSession(['epoch' => 1])->getJson('/api/v1/today')->assertOk();
+        $this->flushSession();
+        $this->write($lead, "people/$helper->id/sign-out")->assertCreated();
+        app(CurrentCompany::class)->set(null);
+        $this->actingAs($helper->refresh())->withSession(['epoch' => 1])->getJson('/api/v1/today')->assertUnauthorized();
+    }
+
+    public function testAtLeastOneLeadRemains(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $office = $this->person(Role::Office, $lead->company);
+        $this->write($office, "people/$lead->id/role", ['role' => 'starter'])->assertStatus(409);
+        $this->write($office, "people/$lead->id/active", ['active' => false])->assertStatus(409);
+        $second = $this->person(Role::Lead, $lead->company);
+        $this->write($office, "people/$lead->id/role", ['role' => 'starter'])->assertCreated();
+        $this->write($office, "people/$second->id/active", ['active' => false])->assertStatus(409);
+    }
+
+    public function testWhoIsLetGoIsOutAndSignsInNoMore(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $helper = $this->person(Role::Helper, $lead->company);
+        $this->write($lead, "people/$helper->id/active", ['active' => false])->assertCreated();
+        app(CurrentCompany::class)->set(null);
+        $this->actingAs($helper->refresh())->getJson('/api/v1/today')->assertUnauthorized();
+        auth()->guard('web')->logout();
+        $this->open('session', ['email' => $helper->email, 'password' => 'correct horse'])->assertStatus(422);
+        $list = $this->read($lead, 'people')->assertOk();
+        self::assertSame([['Some helper', 'password', false]], array_map(fn (array $s): array => [$s['name'], $s['how'], $s['ok']], $list->json('signIns')));
+        self::assertFalse(array_column($list->json('people'), 'active', 'name')['Some helper']);
+    }
+
+    public function testNobodyOfAnotherCompanyIsFound(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $stranger = $this->person(Role::Helper);
+        foreach (['reset', 'role', 'active', 'sign-out'] as $what) {
+            $this->write($lead, "people/$stranger->id/$what", ['role' => 'lead', 'active' => false])->assertNotFound();
+        }
+    }
+
+    public function testTheCompanyIsChangedByVersion(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $now = $this->read($lead, 'company')->assertOk();
+        $change = ['version' => 1, 'name' => 'Brass & Oak', 'units' => 'si', 'timeZone' => 'America/Denver', 'facts' => ['on_roof']];
+        $this->write($lead, 'company', $change)->assertCreated()->assertJsonPath('name', 'Brass & Oak')->assertJsonPath('version', 2)->assertJsonPath('fingerprint', $now->json('fingerprint'));
+        $this->write($lead, 'company', $change)->assertStatus(409)->assertJsonPath('theirs.words', 'Brass & Oak, si, America/Denver');
+        $this->write($lead, 'company', ['version' => 2, 'timeZone' => 'Mars'] + $change)->assertStatus(422)->assertJsonPath('field', 'timeZone');
+    }
+
+    /**
+     * @param array<string, mixed> $body
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    private function open(string $path, array $body): TestResponse
+    {
+        app(CurrentCompany::class)->set(null);
+
+        return $this->postJson("/api/v1/$path", $body);
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function read(User $person, string $path): TestResponse
+    {
+        app(CurrentCompany::class)->set(null);
+
+        return $this->actingAs($person)->getJson("/api/v1/$path");
+    }
+}

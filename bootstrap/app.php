@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\AsCompany;
+use App\Http\Middleware\ByOwnerLink;
 use App\Http\Middleware\RequireRole;
 use App\Http\Problems\Problems;
 use Illuminate\Foundation\Application;
@@ -27,13 +28,16 @@ $app = Application::configure(basePath: $base)
             Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class,
             Illuminate\Routing\Middleware\SubstituteBindings::class,
         ]);
-        $middleware->alias(['company' => AsCompany::class, 'role' => RequireRole::class]);
+        $middleware->alias(['company' => AsCompany::class, 'role' => RequireRole::class, 'owner' => ByOwnerLink::class]);
         $middleware->priority([
             Illuminate\Cookie\Middleware\EncryptCookies::class,
             Illuminate\Session\Middleware\StartSession::class,
             Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class,
             Illuminate\Auth\Middleware\Authenticate::class,
+            // Whoever guesses is slowed down before anything is looked up.
+            Illuminate\Routing\Middleware\ThrottleRequests::class,
             AsCompany::class,
+            ByOwnerLink::class,
             Illuminate\Routing\Middleware\SubstituteBindings::class,
             RequireRole::class,
         ]);

@@ -11,6 +11,8 @@ use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JudgeController;
 use App\Http\Controllers\MachineController;
+use App\Http\Controllers\OfficeController;
+use App\Http\Controllers\OwnerController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\RecordController;
@@ -25,6 +27,12 @@ Route::post('session/demo', [SessionController::class, 'demo']);
 Route::middleware('throttle:20,1')->group(function (): void {
     Route::post('session/link', [PeopleController::class, 'read']);
     Route::post('session/join', [PeopleController::class, 'join']);
+});
+
+Route::middleware(['throttle:60,1', 'owner'])->group(function (): void {
+    Route::get('owner/{token}', [OwnerController::class, 'read']);
+    Route::get('owner/{token}/record.pdf', [OwnerController::class, 'paper']);
+    Route::get('owner/{token}/photos/{at}', [OwnerController::class, 'photo'])->whereNumber('at');
 });
 
 Route::middleware(['auth', 'company'])->group(function (): void {
@@ -48,11 +56,19 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('schemas/{name}', [RecordController::class, 'schema'])->whereIn('name', ['record', 'equipment-sheet']);
     Route::get('clocks', [ClockController::class, 'index']);
     Route::get('clocks.ics', [ClockController::class, 'calendar']);
+    Route::get('machines/{machine}/owner-links', [OwnerController::class, 'index'])->middleware('role:make_owner_link')->whereNumber('machine');
+    Route::get('search', [OfficeController::class, 'search']);
+    Route::middleware('role:office')->whereNumber('site')->group(function (): void {
+        Route::get('sites', [OfficeController::class, 'sites']);
+        Route::get('sites/{site}', [OfficeController::class, 'site']);
+        Route::get('review', [OfficeController::class, 'review']);
+        Route::get('activity', [OfficeController::class, 'activity']);
+    });
     Route::get('people', [PeopleController::class, 'index'])->middleware('role:people');
     Route::get('company', [CompanyController::class, 'show'])->middleware('role:people');
     Route::get('instruments', [InstrumentController::class, 'index']);
 
-    Route::middleware(Once::class)->whereNumber(['machine', 'putBack', 'clock', 'item', 'asked', 'instrument'])->group(function (): void {
+    Route::middleware(Once::class)->whereNumber(['machine', 'putBack', 'clock', 'item', 'asked', 'instrument', 'person', 'site', 'job', 'link'])->group(function (): void {
         Route::post('machines/{machine}/checks/{check}', [MachineController::class, 'record'])->middleware('role:record');
         Route::post('machines/{machine}/notes', [MachineController::class, 'note'])->middleware('role:record');
         Route::post('machines/{machine}/suspects', [MachineController::class, 'suspect'])->middleware('role:doubt_own');
@@ -76,6 +92,14 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/photos', [PhotoController::class, 'add'])->middleware('role:record');
         Route::post('machines/{machine}/reviews', [HandoverController::class, 'review'])->middleware('role:review');
         Route::post('machines/{machine}/signatures', [HandoverController::class, 'sign'])->middleware('role:record');
+        Route::post('machines/{machine}/owner-links', [OwnerController::class, 'make'])->middleware('role:make_owner_link');
+        Route::post('machines/{machine}/owner-links/{link}/withdraw', [OwnerController::class, 'withdraw'])->middleware('role:withdraw_owner_link');
+        Route::post('sites', [OfficeController::class, 'makeSite'])->middleware('role:office');
+        Route::post('sites/{site}', [OfficeController::class, 'changeSite'])->middleware('role:office');
+        Route::post('sites/{site}/jobs', [OfficeController::class, 'makeJob'])->middleware('role:office');
+        Route::post('jobs/{job}', [OfficeController::class, 'changeJob'])->middleware('role:office');
+        Route::post('jobs/{job}/machines', [OfficeController::class, 'makeMachine'])->middleware('role:machines');
+        Route::post('machines/{machine}/plate', [OfficeController::class, 'changeMachine'])->middleware('role:machines');
         Route::post('people', [PeopleController::class, 'invite'])->middleware('role:people');
         Route::post('people/{person}/reset', [PeopleController::class, 'reset'])->middleware('role:people');
         Route::post('people/{person}/role', [PeopleController::class, 'changeRole'])->middleware('role:people');

@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $digest of that entry
  * @property-read SiteJob $job
  * @property-read SheetVersion|null $sheet
+ * @property int $version counts the changes by the office
+ * @property \Carbon\CarbonImmutable|null $updated_at
  */
 final class Machine extends OfCompany
 {

@@ -10,6 +10,8 @@ namespace App\Models;
  * @property string $address
  * @property float $altitude_m
  * @property array<string, string> $safety
+ * @property int $version counts the changes by the office
+ * @property \Carbon\CarbonImmutable|null $updated_at
  */
 final class Site extends OfCompany
 {

@@ -22,6 +22,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property-read Site $site
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Machine> $machines
  * @property-read \Illuminate\Database\Eloquent\Collection<int, User> $people
+ * @property int $version counts the changes by the office
+ * @property \Carbon\CarbonImmutable|null $updated_at
  */
 final class SiteJob extends OfCompany
 {

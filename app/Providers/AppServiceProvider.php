@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\Machine;
+use App\Models\SiteJob;
 use App\Models\User;
 use App\Records\CompanyKeys;
 use App\Records\Paper;
@@ -43,6 +44,15 @@ final class AppServiceProvider extends ServiceProvider
         Vite::createAssetPathsUsing(fn (string $path): string => "/$path");
         // A person of another company is not to be found.
         Route::bind('person', fn (string $id): User => User::query()->where('company_id', $this->app->make(CurrentCompany::class)->id())->whereKey((int) $id)->firstOrFail());
+        // A job one is not on is not to be found, unless one's role sees all.
+        Route::bind('job', function (string $id): SiteJob {
+            $person = request()->user();
+
+            return SiteJob::query()->whereKey((int) $id)->when(
+                $person instanceof User && ! $person->role->may('see_all_jobs'),
+                fn ($query) => $query->whereHas('people', fn ($people) => $people->whereKey($person?->getKey())),
+            )->firstOrFail();
+        });
         // A machine of a job one is not on, or of another company, is not to be found.
         Route::bind('machine', function (string $id): Machine {
             $person = request()->user();

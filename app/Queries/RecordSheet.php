@@ -8,8 +8,8 @@ use App\Http\Schema\InstrumentUsedView;
 use App\Http\Schema\OverrideView;
 use App\Http\Schema\RecordView;
 use App\Http\Schema\TapeEntry;
+use App\Models\Company;
 use App\Models\Machine;
-use App\Models\User;
 use App\Records\CompanyKeys;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -22,10 +22,9 @@ final class RecordSheet
     {
     }
 
-    public function of(Machine $machine, User $reader): RecordView
+    public function of(Machine $machine, Company $company): RecordView
     {
         $machine->loadMissing('job.site', 'sheet');
-        $reader->loadMissing('company');
         $rows = $this->tape->rows($machine->id);
         $doubts = $this->tape->doubts($machine->id);
         $putBack = $this->tape->putBack(new Collection([$machine]), false);
@@ -33,7 +32,7 @@ final class RecordSheet
         $evidence = array_reverse($this->tape->entries($machine->id, $rows, $doubts));
 
         return new RecordView(
-            company: $reader->company->name,
+            company: $company->name,
             site: $machine->job->site->name,
             address: $machine->job->site->address,
             job: $machine->job->title,

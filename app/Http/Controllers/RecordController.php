@@ -27,7 +27,7 @@ final class RecordController
     #[OA\Get(path: '/api/v1/machines/{machine}/record', operationId: 'recordSheet', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The record', content: new OA\JsonContent(ref: RecordView::class))])]
     public function show(Machine $machine, #[CurrentUser] User $person): JsonResponse
     {
-        return Reply::with($this->sheet->of($machine, $person));
+        return Reply::with($this->sheet->of($machine, $person->company));
     }
 
     /** The same as a file that proves itself. */
@@ -35,7 +35,7 @@ final class RecordController
     public function file(Machine $machine, #[CurrentUser] User $person, RecordExport $export): Response
     {
         $this->tape->catchUp($machine);
-        $record = $this->sheet->of($machine, $person);
+        $record = $this->sheet->of($machine, $person->company);
 
         return response($export->of($machine, $record), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => self::kept('record', $machine, 'json')]);
     }
@@ -45,7 +45,7 @@ final class RecordController
     public function paper(Machine $machine, #[CurrentUser] User $person, RecordPaper $paper): Response
     {
         $this->tape->catchUp($machine);
-        $record = $this->sheet->of($machine, $person);
+        $record = $this->sheet->of($machine, $person->company);
 
         return response($paper->of($machine, $record, $person->company->time_zone), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => strtr(self::kept('record', $machine, 'pdf'), ['attachment' => 'inline'])]);
     }
@@ -61,7 +61,7 @@ final class RecordController
     #[OA\Get(path: '/api/v1/machines/{machine}/readings.csv', operationId: 'readingsFile', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The readings, one a line', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))])]
     public function readings(Machine $machine, ReadingsTable $table, #[CurrentUser] User $person): Response
     {
-        return response($table->of($this->sheet->of($machine, $person)->evidence), 200, [
+        return response($table->of($this->sheet->of($machine, $person->company)->evidence), 200, [
             'Content-Type' => 'text/csv; charset=utf-8; header=present',
             'Content-Disposition' => self::kept('readings', $machine, 'csv'),
         ]);

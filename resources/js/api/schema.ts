@@ -519,6 +519,230 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sites"];
+        put?: never;
+        post: operations["makeSite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sites/{site}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["site"];
+        put?: never;
+        post: operations["changeSite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sites/{site}/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/jobs/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changeJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/jobs/{job}/machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeMachine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/plate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changeMachine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reviewQueue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/activity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["activity"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["search"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/owner-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownerLinks"];
+        put?: never;
+        post: operations["makeOwnerLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/owner-links/{link}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withdrawOwnerLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/owner/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownerRecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/owner/{token}/record.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownerPaper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/owner/{token}/photos/{at}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownerPhoto"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/people": {
         parameters: {
             query?: never;
@@ -825,6 +1049,18 @@ export interface components {
             /** Format: date */
             due?: string;
         };
+        /** @description What was done in the office, newest first. */
+        ActivityListView: {
+            done: components["schemas"]["ActivityView"][];
+        };
+        /** @description Something done in the office. */
+        ActivityView: {
+            id: number;
+            at: string;
+            who: string;
+            what: string;
+            about: string;
+        };
         /** @description What a check asks for. */
         CheckView: {
             id: string;
@@ -876,6 +1112,33 @@ export interface components {
             name: string;
             role: string;
         };
+        /** @description A job as the office keeps it. */
+        DeskJobView: {
+            id: number;
+            title: string;
+            type: string;
+            startUpOnly: boolean;
+            facts: string[];
+            startsOn: string;
+            endsOn: string;
+            version: number;
+            peopleIds: number[];
+            people: string[];
+            machines: components["schemas"]["DeskMachineView"][];
+        };
+        /** @description A machine as the office keeps it. */
+        DeskMachineView: {
+            id: number;
+            name: string;
+            place: string;
+            serial: string;
+            summary: string;
+            history: string;
+            sheet: number | null;
+            model: string;
+            version: number;
+            begun: boolean;
+        };
         /** @description A fact of the job, asked where it decides. */
         FactView: {
             id: string;
@@ -900,6 +1163,17 @@ export interface components {
             options: (string | number)[];
             fields: components["schemas"]["FieldView"][];
             accepted: string;
+        };
+        /** @description What begins with the words. */
+        FoundListView: {
+            found: components["schemas"]["FoundView"][];
+        };
+        /** @description Something found. */
+        FoundView: {
+            kind: string;
+            id: number;
+            title: string;
+            more: string;
         };
         /** @description The name and question of a gate. */
         GateName: {
@@ -967,9 +1241,32 @@ export interface components {
             always: boolean;
             types: string[] | null;
         };
+        JobInput: {
+            /** @description What is said of a job. Its type and facts are said when it is made; facts change on the tape. */
+            version?: number;
+            title: string;
+            type?: string;
+            startUpOnly?: boolean;
+            facts?: string[];
+            /** Format: date */
+            startsOn: string;
+            /** Format: date */
+            endsOn: string;
+            people?: number[];
+        };
         /** @description A link to hand over. It is told once: only its hash is kept. */
         LinkView: {
             path: string;
+        };
+        MachineInput: {
+            /** @description What the plate of a machine says. */
+            version?: number;
+            name: string;
+            place?: string;
+            serial?: string;
+            summary?: string;
+            history?: string;
+            sheet?: number | null;
         };
         /** @description All that the Machine screen needs. */
         MachineView: {
@@ -1037,6 +1334,24 @@ export interface components {
             who: string;
             at: string;
             reason: string;
+        };
+        /** @description A link an owner reads the record through. */
+        OwnerLinkView: {
+            id: number;
+            forWhom: string;
+            madeAt: string;
+            until: string;
+            withdrawnAt: string | null;
+            openedAt: string | null;
+        };
+        /** @description The links to a record, newest first. */
+        OwnerLinksView: {
+            links: components["schemas"]["OwnerLinkView"][];
+        };
+        /** @description A page of sites, and where the next begins. */
+        PageView: {
+            sites: components["schemas"]["SiteRowView"][];
+            next: string;
         };
         /** @description A part out of service, as its tag says. */
         PartOutView: {
@@ -1162,6 +1477,21 @@ export interface components {
             putBack: number | null;
             machine?: components["schemas"]["MachineView"] | null;
         };
+        /** @description What waits for a lead, the longest first. */
+        ReviewListView: {
+            waiting: components["schemas"]["ReviewView"][];
+        };
+        /** @description A machine that waits for a lead. */
+        ReviewView: {
+            machineId: number;
+            machine: string;
+            site: string;
+            starter: string;
+            since: string;
+            reviewed: boolean;
+            sentence: string;
+            notes: string[];
+        };
         /** @description Who is signed in, and who could be. */
         SessionView: {
             person: components["schemas"]["PersonView"] | null;
@@ -1193,6 +1523,38 @@ export interface components {
             name: string;
             when: string;
             strokes: number[][][];
+        };
+        SiteInput: {
+            /** @description What is said of a site. */
+            version?: number;
+            name: string;
+            address?: string;
+            /** @description metres */
+            altitude?: number;
+            safety?: {
+                [key: string]: string;
+            };
+        };
+        /** @description A site in the list. */
+        SiteRowView: {
+            id: number;
+            name: string;
+            address: string;
+            jobs: number;
+            until: string;
+        };
+        /** @description A site with what stands on it for the day somebody needs it, its jobs and machines. */
+        SiteView: {
+            id: number;
+            name: string;
+            address: string;
+            /** Format: float */
+            altitude: number;
+            safety: {
+                [key: string]: unknown;
+            };
+            version: number;
+            jobs: components["schemas"]["DeskJobView"][];
         };
         /** @description One line of a machine's tape. */
         TapeEntry: {
@@ -1298,6 +1660,11 @@ export interface components {
     parameters: {
         machine: number;
         key: string;
+        /** @description Sites with their jobs and machines, what waits for review, what was done, search. */
+        site: number;
+        job: number;
+        /** @description The owner's link: made and withdrawn by the company, read by whoever holds it. */
+        token: string;
         /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
         person: number;
     };
@@ -2394,6 +2761,479 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+        };
+    };
+    sites: {
+        parameters: {
+            query?: {
+                q?: string;
+                after?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page of sites */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageView"];
+                };
+            };
+        };
+    };
+    makeSite: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SiteInput"];
+            };
+        };
+        responses: {
+            /** @description Made */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteView"];
+                };
+            };
+        };
+    };
+    site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Sites with their jobs and machines, what waits for review, what was done, search. */
+                site: components["parameters"]["site"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The site with its jobs and machines */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteView"];
+                };
+            };
+        };
+    };
+    changeSite: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                /** @description Sites with their jobs and machines, what waits for review, what was done, search. */
+                site: components["parameters"]["site"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SiteInput"];
+            };
+        };
+        responses: {
+            /** @description Changed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteView"];
+                };
+            };
+            /** @description Somebody changed it meanwhile */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    makeJob: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                /** @description Sites with their jobs and machines, what waits for review, what was done, search. */
+                site: components["parameters"]["site"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["JobInput"];
+            };
+        };
+        responses: {
+            /** @description Made */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteView"];
+                };
+            };
+        };
+    };
+    changeJob: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                job: components["parameters"]["job"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["JobInput"];
+            };
+        };
+        responses: {
+            /** @description Changed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteView"];
+                };
+            };
+            /** @description Somebody changed it meanwhile */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    makeMachine: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                job: components["parameters"]["job"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MachineInput"];
+            };
+        };
+        responses: {
+            /** @description Made */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeskMachineView"];
+                };
+            };
+        };
+    };
+    changeMachine: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MachineInput"];
+            };
+        };
+        responses: {
+            /** @description Changed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeskMachineView"];
+                };
+            };
+            /** @description Somebody changed it meanwhile */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    reviewQueue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What waits for a lead */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewListView"];
+                };
+            };
+        };
+    };
+    activity: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was done in the office, newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ActivityListView"];
+                };
+            };
+        };
+    };
+    search: {
+        parameters: {
+            query: {
+                q: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What begins so */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundListView"];
+                };
+            };
+        };
+    };
+    ownerLinks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The links to this record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnerLinksView"];
+                };
+            };
+        };
+    };
+    makeOwnerLink: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    forWhom: string;
+                    days: number;
+                };
+            };
+        };
+        responses: {
+            /** @description The link, told once */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
+    withdrawOwnerLink: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+                link: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Withdrawn */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnerLinksView"];
+                };
+            };
+            /** @description It was already */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    ownerRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The owner's link: made and withdrawn by the company, read by whoever holds it. */
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordView"];
+                };
+            };
+            /** @description The link opens nothing any more */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    ownerPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The owner's link: made and withdrawn by the company, read by whoever holds it. */
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The record as PDF */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    ownerPhoto: {
+        parameters: {
+            query?: {
+                size?: "small";
+            };
+            header?: never;
+            path: {
+                /** @description The owner's link: made and withdrawn by the company, read by whoever holds it. */
+                token: components["parameters"]["token"];
+                at: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A picture of the record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
                 };
             };
         };

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\OwnerLinks;
+use App\Http\Problems\Problem;
+use App\Http\Schema\LinkView;
+use App\Http\Schema\OwnerLinksView;
+use App\Http\Schema\OwnerLinkView;
+use App\Http\Schema\ProblemView;
+use App\Http\Schema\RecordView;
+use App\Models\Company;
+use App\Models\Machine;
+use App\Models\OwnerLink;
+use App\Models\User;
+use App\Queries\RecordSheet;
+use App\Records\PhotoStore;
+use App\Records\RecordPaper;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+/** The owner's link: made and withdrawn by the company, read by whoever holds it. */
+#[OA\Parameter(parameter: 'token', name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+final class OwnerController
+{
+    private const LONGEST_DAYS = 730;
+
+    public function __construct(private readonly RecordSheet $sheet)
+    {
+    }
+
+    #[OA\Get(path: '/api/v1/machines/{machine}/owner-links', operationId: 'ownerLinks', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The links to this record', content: new OA\JsonContent(ref: OwnerLinksView::class))])]
+    public function index(Machine $machine): JsonResponse
+    {
+        return Reply::with(self::list($machine));
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/owner-links', operationId: 'makeOwnerLink', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['forWhom', 'days'], properties: [new OA\Property(property: 'forWhom', type: 'string'), new OA\Property(property: 'days', type: 'integer')])), responses: [new OA\Response(response: 201, description: 'The link, told once', content: new OA\JsonContent(ref: LinkView::class))])]
+    public function make(Request $request, Machine $machine, #[CurrentUser] User $by, OwnerLinks $links): JsonResponse
+    {
+        $days = Body::whole(Body::object($request), 'days', 1, self::LONGEST_DAYS) ?? throw Problem::field('days', null, 'a whole number from 1 to ' . self::LONGEST_DAYS);
+
+        return Reply::with(new LinkView("/owner/{$links->make($by, $machine, Body::text($request, 'forWhom', 120), $days)->text}"), 201);
+    }
+
+    #[OA\Post(path: '/api/v1/machines/{machine}/owner-links/{link}/withdraw', operationId: 'withdrawOwnerLink', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'link', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 201, description: 'Withdrawn', content: new OA\JsonContent(ref: OwnerLinksView::class)), new OA\Response(response: 409, description: 'It was already', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function withdraw(Machine $machine, int $link, #[CurrentUser] User $by, OwnerLinks $links): JsonResponse
+    {
+        $links->withdraw($by, $machine, $link);
+
+        return Reply::with(self::list($machine), 201);
+    }
+
+    #[OA\Get(path: '/api/v1/owner/{token}', operationId: 'ownerRecord', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/token')], responses: [new OA\Response(response: 200, description: 'The record', content: new OA\JsonContent(ref: RecordView::class)), new OA\Response(response: 410, description: 'The link opens nothing any more', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function read(Request $request): JsonResponse
+    {
+        return Reply::with($this->record(self::machine($request)));
+    }
+
+    #[OA\Get(path: '/api/v1/owner/{token}/record.pdf', operationId: 'ownerPaper', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/token')], responses: [new OA\Response(response: 200, description: 'The record as PDF', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))])]
+    public function paper(Request $request, RecordPaper $paper): Response
+    {
+        $machine = self::machine($request);
+        $company = Company::query()->findOrFail($machine->company_id);
+
+        return response($paper->of($machine, $this->record($machine), $company->time_zone), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="record.pdf"']);
+    }
+
+    #[OA\Get(path: '/api/v1/owner/{token}/photos/{at}', operationId: 'ownerPhoto', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/token'), new OA\Parameter(name: 'at', in: 'path', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'size', in: 'query', schema: new OA\Schema(type: 'string', enum: ['small']))], responses: [new OA\Response(response: 200, description: 'A picture of the record', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')))])]
+    public function photo(Request $request, PhotoController $photos, PhotoStore $store): BinaryFileResponse
+    {
+        return $photos->show($request, self::machine($request), (int) $request->route('at'), $store);
+    }
+
+    private function record(Machine $machine): RecordView
+    {
+        return $this->sheet->of($machine, Company::query()->findOrFail($machine->company_id));
+    }
+
+    private static function machine(Request $request): Machine
+    {
+        $machine = $request->attributes->get('machine');
+
+        return $machine instanceof Machine ? $machine : throw Problem::linkGone();
+    }
+
+    private static function list(Machine $machine): OwnerLinksView
+    {
+        $iso = fn (?\Carbon\CarbonImmutable $at): ?string => $at?->utc()->format('Y-m-d\TH:i:s\Z');
+        $links = OwnerLink::query()->where('machine_id', $machine->id)->orderByDesc('id')->get();
+
+        return new OwnerLinksView(array_values($links->map(fn (OwnerLink $l): OwnerLinkView => new OwnerLinkView($l->id, $l->for_whom, (string) $iso($l->made_at), (string) $iso($l->expires_at), $iso($l->withdrawn_at), $iso($l->opened_at)))->all()));
+    }
+}

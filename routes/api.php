@@ -17,6 +17,7 @@ use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\TableController;
 use App\Http\Controllers\TodayController;
 use App\Http\Middleware\Once;
 use Illuminate\Support\Facades\Route;
@@ -61,6 +62,8 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::middleware('role:office')->whereNumber('site')->group(function (): void {
         Route::get('sites', [OfficeController::class, 'sites']);
         Route::get('sites/{site}', [OfficeController::class, 'site']);
+        Route::post('import/{table}/preview', [TableController::class, 'preview'])->whereIn('table', ['sites', 'machines']);
+        Route::get('export/{table}.csv', [TableController::class, 'export'])->whereIn('table', ['sites', 'machines']);
         Route::get('review', [OfficeController::class, 'review']);
         Route::get('activity', [OfficeController::class, 'activity']);
     });
@@ -94,6 +97,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/signatures', [HandoverController::class, 'sign'])->middleware('role:record');
         Route::post('machines/{machine}/owner-links', [OwnerController::class, 'make'])->middleware('role:make_owner_link');
         Route::post('machines/{machine}/owner-links/{link}/withdraw', [OwnerController::class, 'withdraw'])->middleware('role:withdraw_owner_link');
+        Route::post('import/{table}', [TableController::class, 'bring'])->middleware('role:office')->whereIn('table', ['sites', 'machines']);
         Route::post('sites', [OfficeController::class, 'makeSite'])->middleware('role:office');
         Route::post('sites/{site}', [OfficeController::class, 'changeSite'])->middleware('role:office');
         Route::post('sites/{site}/jobs', [OfficeController::class, 'makeJob'])->middleware('role:office');

@@ -32,7 +32,11 @@ final class OwnerLinks
     /** @throws Problem when it was withdrawn already */
     public function withdraw(User $by, Machine $machine, int $link): void
     {
-        $found = OwnerLink::query()->where('machine_id', $machine->id)->whereKey($link)->lockForUpdate()->firstOrFail();
+        /** @var OwnerLink $found */
+        $found = OwnerLink::query()->lockForUpdate()->findOrFail($link);
+        if ($found->machine_id !== $machine->id) {
+            throw Problem::notFound();
+        }
         if ($found->withdrawn_at !== null) {
             throw Problem::already('This link was withdrawn already.');
         }

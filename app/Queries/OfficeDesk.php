@@ -19,7 +19,6 @@ use App\Models\User;
 use App\Support\CurrentCompany;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\ConnectionInterface;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 
 /** What the office looks at: sites a page at a time, one site whole, what waits for review, what was done, and search over all. */
@@ -94,8 +93,7 @@ final class OfficeDesk
         $rows = $this->db->table('entries')->where('entries.company_id', $this->company->id())->where('entries.kind', 'signed')->where('entries.details->role', 'starter')
             ->whereNotExists(fn (Builder $lead) => $lead->from('entries as l')->whereColumn('l.company_id', 'entries.company_id')->whereColumn('l.machine_id', 'entries.machine_id')->where('l.kind', 'signed')->where('l.details->role', 'lead')->whereColumn('l.at', '>', 'entries.at'))
             ->orderBy('entries.placed_at')->limit(self::LOG)->get(['entries.machine_id', 'entries.placed_at', 'entries.details']);
-        /** @var Collection<int, Machine> $machines */
-        $machines = Machine::query()->with('job.site')->whereIn('id', $rows->pluck('machine_id')->unique()->all())->get()->keyBy('id');
+        $machines = Machine::query()->with('job.site')->findMany($rows->pluck('machine_id')->unique()->all())->keyBy('id');
         $standings = $this->standings->of($machines);
         $waiting = [];
         foreach ($rows->keyBy('machine_id') as $id => $row) {

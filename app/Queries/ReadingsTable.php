@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Http\Schema\TapeEntry;
+use App\Tables\CsvOut;
 
 /** The figures of a machine as comma-separated values (RFC 4180, UTF-8): one line a reading, oldest first. */
 final class ReadingsTable
@@ -20,20 +21,14 @@ final class ReadingsTable
         foreach ($entries as $entry) {
             foreach ($entry->readings as $reading) {
                 fputcsv($file, [
-                    $entry->at, $entry->deviceAt, $entry->recordedAt, self::text($entry->who), $entry->check, self::text($entry->subject),
-                    $reading->path, self::text($reading->label), $reading->value, $reading->unit, $reading->canonical, $reading->canonicalUnit,
-                    self::text($entry->instrument), self::text($entry->suspect), $entry->supersededBy,
+                    $entry->at, $entry->deviceAt, $entry->recordedAt, CsvOut::text($entry->who), $entry->check, CsvOut::text($entry->subject),
+                    $reading->path, CsvOut::text($reading->label), $reading->value, $reading->unit, $reading->canonical, $reading->canonicalUnit,
+                    CsvOut::text($entry->instrument), CsvOut::text($entry->suspect), $entry->supersededBy,
                 ], escape: '', eol: "\r\n");
             }
         }
         rewind($file);
 
         return (string) stream_get_contents($file);
-    }
-
-    /** A typed word must not become a formula in a spreadsheet: it is led by an apostrophe where it looks like one. */
-    private static function text(string $typed): string
-    {
-        return preg_match('/^[=+\-@\t\r]/', $typed) === 1 ? "'$typed" : $typed;
     }
 }

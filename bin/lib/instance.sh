@@ -232,8 +232,10 @@ http {
         add_header X-Frame-Options SAMEORIGIN always;
         location /build/ { expires 1y; add_header Cache-Control "public, immutable"; gzip on; try_files \$uri =404; }
         location / { try_files \$uri /index.php\$is_args\$args; }
-        # Pictures are larger than anything else that is sent.
-        location ~ ^/api/v1/machines/[0-9]+/photos\$ {
+        error_page 413 /problems/too-large.json;
+        location /problems/ { types { application/problem+json json; } }
+        # Pictures and tables are larger than anything else that is sent.
+        location ~ ^/api/v1/(machines/[0-9]+/photos|import/(sites|machines)(/preview)?)\$ {
             client_max_body_size 13m;
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;

@@ -91,6 +91,12 @@ final class Problem extends \RuntimeException
         return new self(410, 'link-gone', 'This link opens nothing any more', 'It was used, has ended, was withdrawn, or was never one. Ask whoever gave it to you for another.');
     }
 
+    /** @param list<string> $reasons by line */
+    public static function rows(int $wrong, array $reasons): self
+    {
+        return new self(422, 'rows-wrong', 'Nothing was brought in', $wrong === 1 ? 'One row is wrong.' : "$wrong rows are wrong.", ['reasons' => $reasons]);
+    }
+
     public static function keyUsedOtherwise(): self
     {
         return new self(422, 'key-used', 'This key was used before', 'The same Idempotency-Key came with another request.');

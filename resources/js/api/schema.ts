@@ -1020,6 +1020,54 @@ export interface paths {
         patch: operations["prefer"];
         trace?: never;
     };
+    "/api/v1/import/{table}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/import/{table}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/export/{table}.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/today": {
         parameters: {
             query?: never;
@@ -1194,6 +1242,20 @@ export interface components {
             missing: components["schemas"]["MissingView"][];
             flags: string[];
             notes: string[];
+        };
+        /** @description A row of a file: what it would make, and what is wrong with it. */
+        ImportRowView: {
+            line: number;
+            title: string;
+            problems: string[];
+        };
+        /** @description What a file would do, or did. Nothing is done while one row is wrong. */
+        ImportView: {
+            digest: string;
+            rows: number;
+            wrong: number;
+            made: number;
+            shown: components["schemas"]["ImportRowView"][];
         };
         /** @description An instrument that readings of a record were taken with, as it was that day. */
         InstrumentUsedView: {
@@ -1667,6 +1729,8 @@ export interface components {
         token: string;
         /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
         person: number;
+        /** @description Tables in and out: sites and machines as comma-separated values. */
+        table: "sites" | "machines";
     };
     requestBodies: never;
     headers: never;
@@ -3802,6 +3866,105 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    previewImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Tables in and out: sites and machines as comma-separated values. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description What it would do */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    import: {
+        parameters: {
+            query: {
+                digest: string;
+            };
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                /** @description Tables in and out: sites and machines as comma-separated values. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description All of it is there */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description Something is wrong: nothing was done */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Tables in and out: sites and machines as comma-separated values. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All of them, as the import takes them */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };

@@ -17,6 +17,7 @@ use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SheetController;
 use App\Http\Controllers\TableController;
 use App\Http\Controllers\TodayController;
 use App\Http\Middleware\Once;
@@ -58,6 +59,9 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('clocks', [ClockController::class, 'index']);
     Route::get('clocks.ics', [ClockController::class, 'calendar']);
     Route::get('machines/{machine}/owner-links', [OwnerController::class, 'index'])->middleware('role:make_owner_link')->whereNumber('machine');
+    Route::get('sheets', [SheetController::class, 'index']);
+    Route::get('sheets/{sheet}', [SheetController::class, 'show'])->whereNumber('sheet');
+    Route::get('sheets/{sheet}/versions/{version}.json', [SheetController::class, 'file'])->whereNumber(['sheet', 'version']);
     Route::get('search', [OfficeController::class, 'search']);
     Route::middleware('role:office')->whereNumber('site')->group(function (): void {
         Route::get('sites', [OfficeController::class, 'sites']);
@@ -98,6 +102,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/owner-links', [OwnerController::class, 'make'])->middleware('role:make_owner_link');
         Route::post('machines/{machine}/owner-links/{link}/withdraw', [OwnerController::class, 'withdraw'])->middleware('role:withdraw_owner_link');
         Route::post('import/{table}', [TableController::class, 'bring'])->middleware('role:office')->whereIn('table', ['sites', 'machines']);
+        Route::post('sheets', [SheetController::class, 'keep'])->middleware('role:office');
         Route::post('sites', [OfficeController::class, 'makeSite'])->middleware('role:office');
         Route::post('sites/{site}', [OfficeController::class, 'changeSite'])->middleware('role:office');
         Route::post('sites/{site}/jobs', [OfficeController::class, 'makeJob'])->middleware('role:office');

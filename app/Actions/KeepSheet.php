@@ -7,24 +7,47 @@ namespace App\Actions;
 use App\Http\Problems\Problem;
 use App\Models\Sheet;
 use App\Models\SheetVersion;
+use App\Models\User;
+use App\Support\OfficeLog;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\ConnectionInterface;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 
 /** Keeps an equipment sheet as a new version, after it has met the published schema. */
 final class KeepSheet
 {
-    /** @throws Problem naming the first member that is not right */
-    public function keep(string $json): SheetVersion
+    public function __construct(private readonly ConnectionInterface $db, private readonly OfficeLog $log)
+    {
+    }
+
+    /**
+     * @param int|null $seen the version that was changed
+     * @throws Problem naming the first member that is not right, or when another version was made meanwhile
+     */
+    public function keep(string $json, ?User $by = null, ?int $seen = null): SheetVersion
     {
         $body = json_decode($json);
+        if (! $body instanceof \stdClass) {
+            throw Problem::field('sheet', null, 'one JSON object, as the schema of the equipment sheet has it');
+        }
         self::validate($body);
         /** @var array<string, mixed> $members */
         $members = json_decode($json, true);
-        $sheet = Sheet::query()->firstOrCreate(['model' => $members['model']], ['maker' => $members['maker'] ?? '', 'kind' => $members['kind']]);
-        $last = SheetVersion::query()->where('sheet_id', $sheet->id)->max('version');
 
-        return SheetVersion::query()->create(['sheet_id' => $sheet->id, 'version' => (int) $last + 1, 'body' => $members, 'created_at' => CarbonImmutable::now()]);
+        return $this->db->transaction(function () use ($members, $by, $seen): SheetVersion {
+            $sheet = Sheet::query()->firstOrCreate(['model' => $members['model']], ['maker' => $members['maker'] ?? '', 'kind' => $members['kind']]);
+            Sheet::query()->lockForUpdate()->findOrFail($sheet->id);
+            $last = (int) SheetVersion::query()->where('sheet_id', $sheet->id)->max('version');
+            if ($seen !== null && $seen !== $last) {
+                throw Problem::already("Version $last was made meanwhile. Look at it first.");
+            }
+            if ($by !== null) {
+                $this->log->say($by->id, 'sheet', "{$members['model']}, version " . ($last + 1));
+            }
+
+            return SheetVersion::query()->create(['sheet_id' => $sheet->id, 'version' => $last + 1, 'body' => $members, 'user_id' => $by?->id, 'created_at' => CarbonImmutable::now()]);
+        });
     }
 
     /** @throws Problem */

@@ -9,6 +9,8 @@ use App\Models\Entry;
 use App\Models\Instrument;
 use App\Models\Machine;
 use App\Models\RecordedVerdict;
+use App\Queries\Plate;
+use App\Queries\Prefill;
 use App\Queries\Standings;
 use App\Support\Stamp;
 use Illuminate\Database\ConnectionInterface;
@@ -31,6 +33,7 @@ final class RecordCheck
         private readonly OpenPutBack $openPutBack,
         private readonly ClosePutBack $closePutBack,
         private readonly RunClock $clock,
+        private readonly Prefill $prefill,
         private readonly ConnectionInterface $db,
     ) {
     }
@@ -51,6 +54,7 @@ final class RecordCheck
             $input = $this->bench->input($given->check, $raw);
             $verdict = $this->bench->judgeInput($given->check, $input, $units);
             $locked->setRelation('job', $machine->job);
+            $this->explained($machine, $given, $raw);
             [$place, $isLate] = $this->tape->place($locked, $stamp);
             $entry = $this->tape->append($locked, 'check', $stamp, [
                 'place' => $place,
@@ -91,6 +95,15 @@ final class RecordCheck
             'calibration_due' => $tool->calibration_due?->toDateString() ?? '',
             'overdue' => $tool->isOverdue($stamp->arrivedAt),
         ]];
+    }
+
+    /** @throws Problem when a figure of the sheet was typed over without a word why */
+    private function explained(Machine $machine, RecordedInput $given, mixed $raw): void
+    {
+        $over = trim($given->reason) === '' ? Plate::typedOver($machine->loadMissing('sheet'), $this->prefill, $given->check, $raw) : [];
+        foreach ($over as $field => $figures) {
+            throw Problem::field('reason', '', "why $field is {$figures['typed']} where the sheet has {$figures['sheet']}");
+        }
     }
 
     private function keepVerdict(Entry $entry, RecordedInput $given, mixed $raw, Verdict $verdict, string $units): void

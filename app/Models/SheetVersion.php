@@ -10,13 +10,14 @@ namespace App\Models;
  * @property int $id
  * @property int $sheet_id
  * @property int $version
+ * @property int|null $user_id who made it
  * @property array<string, mixed> $body
  */
 final class SheetVersion extends OfCompany
 {
     protected $table = 'sheet_versions';
 
-    protected $fillable = ['sheet_id', 'version', 'body', 'created_at'];
+    protected $fillable = ['sheet_id', 'version', 'body', 'user_id', 'created_at'];
 
     public $timestamps = false;
 

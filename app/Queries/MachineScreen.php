@@ -38,6 +38,7 @@ final class MachineScreen
         $standing = $this->standings->fromTape($machine, $rows, $putBack);
         $entries = $this->tape->entries($machine->id, $rows, $doubts);
         $start = $rows->where('kind', 'start')->last();
+        $prefill = $this->prefill->of($machine, $reader, $entries);
 
         return new MachineView(
             id: $machine->id,
@@ -56,7 +57,7 @@ final class MachineScreen
             tape: $entries,
             startRefused: $this->speaker->whyShut($standing->gates->judgement, $standing->lines, $standing->putBack, self::RUN),
             startedAt: $start === null ? null : (int) $start->at,
-            prefill: (object) $this->prefill->of($machine, $reader, $entries),
+            prefill: (object) $prefill,
             instruments: $this->shelf->all(),
             news: $machine->last_at,
             items: JobParts::items($standing->tape),
@@ -66,6 +67,8 @@ final class MachineScreen
             ready: self::ready($rows, $standing->tape),
             signOff: SignOffs::of($rows, $standing->tape),
             digest: $machine->digest,
+            plate: (object) Plate::of($this->prefill->ofSheet($machine)),
+            version: $machine->version,
         );
     }
 

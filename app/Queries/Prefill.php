@@ -20,25 +20,38 @@ final class Prefill
      */
     public function of(Machine $machine, User $person, array $tape): array
     {
+        $average = self::lastAverage($tape);
+        $sheet = $this->ofSheet($machine);
+        $sheet['power.circuit'] += $average === null ? [] : ['line_voltage' => $average];
+        $sheet['power.control_voltage'] += $average === null ? [] : ['supply_average' => $average];
+
+        return $sheet + [
+            'power.lockout' => ['tag_name' => $person->name],
+            'list.prestart' => ['job_type' => $machine->job->type],
+        ];
+    }
+
+    /**
+     * What the sheet alone gives.
+     *
+     * @return array<string, array<string, mixed>> by check
+     */
+    public function ofSheet(Machine $machine): array
+    {
         $electrical = $machine->sheet->body['electrical'] ?? [];
         $plate = array_filter(['plate_voltage' => self::nominal($electrical)], self::isGiven(...));
         $range = array_intersect_key($electrical, array_flip(['volts_min', 'volts_max', 'unbalance_limit']));
-        $average = self::lastAverage($tape);
         $motors = self::motors($electrical['motors'] ?? []);
         $transformer = $electrical['transformer'] ?? [];
 
         return [
             'power.supply_identity' => $plate,
             'power.voltage' => $plate + $range,
-            'power.circuit' => array_intersect_key($electrical, array_flip(['mca', 'mocp', 'terminal_rating', 'phases']))
-                + ($average === null ? [] : ['line_voltage' => $average]),
-            'power.control_voltage' => array_intersect_key($transformer, array_flip(['taps', 'secondary_nominal']))
-                + ($average === null ? [] : ['supply_average' => $average]),
-            'power.lockout' => ['tag_name' => $person->name],
+            'power.circuit' => array_intersect_key($electrical, array_flip(['mca', 'mocp', 'terminal_rating', 'phases'])),
+            'power.control_voltage' => array_intersect_key($transformer, array_flip(['taps', 'secondary_nominal'])),
             'power.rotation' => ['loads' => array_map(self::rotating(...), $motors)],
             'power.running_amps' => ['loads' => array_map(self::running(...), $motors)],
             'compressor.windings' => array_filter(['plate_ohms' => self::compressorOhms($electrical['motors'] ?? [])], self::isGiven(...)),
-            'list.prestart' => ['job_type' => $machine->job->type],
         ];
     }
 

@@ -35,6 +35,44 @@ final class SheetTest extends FeatureTestCase
         });
     }
 
+    public function testASheetIsChangedByANewVersionAndAMachineKeepsItsOwn(): void
+    {
+        $office = $this->person(Role::Office);
+        $machine = $this->machine($office);
+        $shelf = $this->read($office, 'sheets')->assertOk()->json('sheets.0');
+        self::assertSame(['BF-150G', 1], [$shelf['model'], $shelf['version']]);
+        $body = $this->read($office, "sheets/{$shelf['id']}/versions/1.json")->assertOk()->json();
+        $body['electrical']['mca'] = '33.4 A';
+        $kept = $this->write($office, 'sheets?seen=1', $body)->assertCreated();
+        self::assertSame([[2, 'Some office', 0], [1, '', 1]], array_map(fn (array $v): array => [$v['version'], $v['who'], $v['machines']], $kept->json('versions')));
+        $this->write($office, 'sheets?seen=1', $body)->assertStatus(409);
+        $this->write($office, 'sheets', ['colour' => 'grey'] + $body)->assertStatus(422);
+        self::assertSame('32.8 A', $this->read($office, "machines/$machine->id")->json('prefill')['power.circuit']['mca']);
+        $this->write($this->person(Role::Helper, $office->company), 'sheets', $body)->assertForbidden();
+        app(CurrentCompany::class)->set(null);
+        $this->actingAs($this->person(Role::Lead))->getJson("/api/v1/sheets/{$shelf['id']}")->assertNotFound();
+    }
+
+    public function testAFigureOfThePlateIsTypedOverOnlyWithAReason(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $machine = $this->machine($lead);
+        $circuit = ['mca' => '36 A', 'mocp' => '40.0 A', 'breaker' => '40 A', 'conductor' => '8', 'insulation' => 90, 'terminal_rating' => 75];
+        $this->record($lead, $machine, 'power.circuit', $circuit)->assertStatus(422)->assertJsonPath('field', 'reason')->assertJsonPath('accepted', 'why mca is 36 A where the sheet has 32.8 A');
+        $this->write($lead, "machines/$machine->id/checks/power.circuit", ['input' => $circuit, 'reason' => 'plate was replaced'])->assertCreated()->assertJsonPath('machine.tape.0.reason', 'plate was replaced');
+        $this->record($lead, $machine, 'power.circuit', ['mca' => '32.80 A'] + $circuit)->assertCreated();
+        $this->record($lead, $machine, 'power.running_amps', ['loads' => [['name' => 'C1', 'kind' => 'scroll', 'plate_amps' => '12 A', 'amps_a' => '9 A']]])->assertStatus(422)->assertJsonPath('field', 'reason');
+        self::assertSame('32.8 A', $this->read($lead, "machines/$machine->id")->json('plate')['power.circuit']['mca']);
+    }
+
+    /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function read(\App\Models\User $person, string $path): \Illuminate\Testing\TestResponse
+    {
+        app(CurrentCompany::class)->set(null);
+
+        return $this->actingAs($person)->getJson("/api/v1/$path");
+    }
+
     /** @param array<string, mixed> $sheet */
     private function assertRefused(array $sheet): void
     {

@@ -43,7 +43,7 @@ final class StrangersTest extends FeatureTestCase
             if (str_starts_with($uri, 'api/v1/session') || str_starts_with($uri, 'api/v1/owner/')) {
                 continue;
             }
-            $path = strtr($uri, ['{machine}' => '1', '{check}' => 'power.voltage', '{putBack}' => '1', '{at}' => '1', '{clock}' => '1', '{item}' => '1', '{asked}' => '1', '{instrument}' => '1', '{name}' => 'record', '{person}' => '1', '{site}' => '1', '{job}' => '1', '{link}' => '1', '{table}' => 'sites']);
+            $path = strtr($uri, ['{machine}' => '1', '{check}' => 'power.voltage', '{putBack}' => '1', '{at}' => '1', '{clock}' => '1', '{item}' => '1', '{asked}' => '1', '{instrument}' => '1', '{name}' => 'record', '{person}' => '1', '{site}' => '1', '{job}' => '1', '{link}' => '1', '{table}' => 'sites', '{sheet}' => '1', '{version}' => '1']);
             self::assertSame(401, $this->json($method, "/$path")->status(), "$method $path");
         }
     }

@@ -7,7 +7,7 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** All that the Machine screen needs. */
-#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest'])]
+#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest', 'plate', 'version'])]
 final readonly class MachineView
 {
     /**
@@ -74,6 +74,10 @@ final readonly class MachineView
         public SignOffView $signOff,
         #[OA\Property()]
         public string $digest,
+        #[OA\Property(type: 'object', additionalProperties: true)]
+        public object $plate,
+        #[OA\Property()]
+        public int $version,
     ) {
     }
 }

@@ -1020,6 +1020,54 @@ export interface paths {
         patch: operations["prefer"];
         trace?: never;
     };
+    "/api/v1/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheets"];
+        put?: never;
+        post: operations["keepSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sheets/{sheet}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sheets/{sheet}/versions/{version}.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheetFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/import/{table}/preview": {
         parameters: {
             query?: never;
@@ -1360,6 +1408,10 @@ export interface components {
             ready: components["schemas"]["ReadyView"] | null;
             signOff: components["schemas"]["SignOffView"];
             digest: string;
+            plate: {
+                [key: string]: unknown;
+            };
+            version: number;
         };
         /** @description A person of the company. */
         MemberView: {
@@ -1560,6 +1612,39 @@ export interface components {
             company: string;
             demo: components["schemas"]["DemoPerson"][];
         };
+        /** @description The shelf. */
+        SheetListView: {
+            sheets: components["schemas"]["SheetRowView"][];
+        };
+        /** @description A sheet on the shelf. */
+        SheetRowView: {
+            id: number;
+            model: string;
+            maker: string;
+            kind: string;
+            version: number;
+            versionId: number;
+            at: string;
+        };
+        /** @description A version of a sheet, and how many machines keep it. */
+        SheetVersionView: {
+            id: number;
+            version: number;
+            at: string;
+            who: string;
+            machines: number;
+            body: {
+                [key: string]: unknown;
+            };
+        };
+        /** @description A sheet with all its versions, newest first. */
+        SheetView: {
+            id: number;
+            model: string;
+            maker: string;
+            kind: string;
+            versions: components["schemas"]["SheetVersionView"][];
+        };
         /** @description A sign-in, or a try. */
         SignInView: {
             name: string;
@@ -1729,6 +1814,8 @@ export interface components {
         token: string;
         /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
         person: number;
+        /** @description Equipment sheets: by form or as file, against the published schema; every change is another version. */
+        sheet: number;
         /** @description Tables in and out: sites and machines as comma-separated values. */
         table: "sites" | "machines";
     };
@@ -3866,6 +3953,111 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    sheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The shelf */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetListView"];
+                };
+            };
+        };
+    };
+    keepSheet: {
+        parameters: {
+            query?: {
+                /** @description the version that was changed; left out for a file */
+                seen?: number;
+            };
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description Kept as another version */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+            /** @description Somebody made another version meanwhile */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Equipment sheets: by form or as file, against the published schema; every change is another version. */
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A sheet with all its versions */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    sheetFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Equipment sheets: by form or as file, against the published schema; every change is another version. */
+                sheet: components["parameters"]["sheet"];
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The sheet as a file, as the schema has it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
                 };
             };
         };

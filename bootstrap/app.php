@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\AsCompany;
 use App\Http\Middleware\ByOwnerLink;
 use App\Http\Middleware\RequireRole;
+use App\Http\Middleware\SafetyHeaders;
 use App\Http\Problems\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -20,6 +21,7 @@ $app = Application::configure(basePath: $base)
     ->withMiddleware(function (Middleware $middleware): void {
         // The application is same-origin: no other origin is answered.
         $middleware->remove(HandleCors::class);
+        $middleware->append(SafetyHeaders::class);
         // The browser's session is the sign-in for the API too.
         $middleware->group('api', [
             Illuminate\Cookie\Middleware\EncryptCookies::class,

@@ -13,8 +13,10 @@ use App\Http\Schema\PutBackKindView;
 use IronStart\Core\Check\Bench;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Field;
+use IronStart\Core\Gate\FactPlace;
 use IronStart\Core\Gate\Item;
 use IronStart\Core\Gate\ItemList;
+use IronStart\Core\Gate\Job;
 use IronStart\Core\Gate\JobType;
 use IronStart\Core\Gate\PutBackKind;
 use IronStart\Core\Quantity\Units;
@@ -38,7 +40,20 @@ final class CheckCatalogue
                 fn (PutBackKind $kind): PutBackKindView => new PutBackKindView($kind->value, $this->phrases->common('put_back', $kind->value), $kind->shuts(), $kind->limitMinutes()),
                 array_filter(PutBackKind::cases(), fn (PutBackKind $kind): bool => $kind->isOpenedByHand()),
             )),
+            (object) $this->facts(),
         );
+    }
+
+    /** @return array<string, list<array{id: string, text: string}>> facts that decide something, by type of job */
+    private function facts(): array
+    {
+        $facts = [];
+        foreach (JobType::cases() as $type) {
+            $asked = array_filter(Job::FACTS, fn (string $fact): bool => FactPlace::of($fact, $type) !== []);
+            $facts[$type->value] = array_values(array_map(fn (string $fact): array => ['id' => $fact, 'text' => $this->phrases->common('facts', $fact)], $asked));
+        }
+
+        return $facts;
     }
 
     private function check(Check $check): CheckView

@@ -53,6 +53,7 @@ final class TodayBoard
             $job->title,
             $job->ends_on->isSameDay($job->starts_on) ? '' : $job->ends_on->toDateString(),
             array_values($job->machines->map(fn (Machine $m): TodayMachine => self::machine($m, $standings[$m->id], $job))->all()),
+            (object) $job->site->safety,
         );
     }
 

@@ -112,6 +112,11 @@ prepare_var() {
 
 secret() { php -r 'echo bin2hex(random_bytes(24));'; }
 
+# Whether a cluster that runs already answers with this instance's secret.
+database_answers() {
+    PGPASSWORD="$(cat "$VAR/database.secret")" "$(pg_bin)/psql" -h 127.0.0.1 -p "$(cat "$VAR/database.port")" -U iron -d ironstart -qAtc 'SELECT 1' >/dev/null 2>&1
+}
+
 # Runs the cluster on its port until it answers. Fails when it ends before it does.
 launch_postgres() {
     local bin port tries=0
@@ -227,10 +232,7 @@ http {
         listen 127.0.0.1:$PORT;
         root $ROOT/public;
         index index.php;
-        add_header X-Content-Type-Options nosniff always;
-        add_header Referrer-Policy same-origin always;
-        add_header X-Frame-Options SAMEORIGIN always;
-        location /build/ { expires 1y; add_header Cache-Control "public, immutable"; gzip on; try_files \$uri =404; }
+        location /build/ { expires 1y; add_header Cache-Control "public, immutable"; add_header X-Content-Type-Options nosniff; gzip on; try_files \$uri =404; }
         location / { try_files \$uri /index.php\$is_args\$args; }
         error_page 413 /problems/too-large.json;
         location /problems/ { types { application/problem+json json; } }

@@ -3,9 +3,11 @@ import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
+import { useKeys } from '@/composables/useKeys'
 import { left } from '@/lib/time'
 import ClockBell from '@/screens/shell/ClockBell.vue'
 import ClocksDialog from '@/screens/shell/ClocksDialog.vue'
+import SearchDialog from '@/screens/shell/SearchDialog.vue'
 import OutboxDialog from '@/screens/shell/OutboxDialog.vue'
 import { useClocks } from '@/stores/clocks'
 import { useMachine } from '@/stores/machine'
@@ -22,6 +24,12 @@ const clocks = useClocks()
 const outbox = useOutbox()
 const showClocks = ref(false)
 const showOutbox = ref(false)
+const showSearch = ref(false)
+useKeys({
+  '/': () => {
+    if (session.person !== null) showSearch.value = true
+  },
+})
 const AGAIN_MS = 5000
 const atMachineId = computed(() => (route.name === 'machine' ? Number(route.params.id) : null))
 const nextEnd = computed(() => clocks.running[0])
@@ -64,6 +72,18 @@ async function leave() {
         <RouterLink :to="{ name: 'today' }" :class="{ on: route.name === 'today' }">{{
           t('app.today')
         }}</RouterLink>
+        <RouterLink
+          v-if="session.may('office')"
+          :to="{ name: 'office-sites' }"
+          :class="{ on: String(route.name).startsWith('office') }"
+          >{{ t('office.title') }}</RouterLink
+        >
+        <RouterLink
+          :to="{ name: 'shelf' }"
+          :class="{ on: ['shelf', 'sheet', 'sheet-new'].includes(String(route.name)) }"
+          class="shelf-link"
+          >{{ t('shelf.title') }}</RouterLink
+        >
         <span v-if="atMachine" class="on"
           ><b>{{ machine.view?.name }}</b> <i>{{ machine.view?.site }}</i></span
         >
@@ -75,6 +95,9 @@ async function leave() {
         @click="showOutbox = true"
       >
         {{ t('foot.waiting', { count: outbox.items.length }) }}
+      </button>
+      <button type="button" class="bar find" :aria-label="t('search.title')" @click="showSearch = true">
+        /
       </button>
       <button type="button" class="bar" @click="showClocks = true">
         {{ t('clocks.title') }}
@@ -129,6 +152,7 @@ async function leave() {
       </div>
     </ElDialog>
     <ClocksDialog v-model="showClocks" :at="atMachineId" />
+    <SearchDialog v-model="showSearch" />
     <OutboxDialog v-model="showOutbox" />
   </div>
 </template>
@@ -209,6 +233,10 @@ nav .on {
 .bar b {
   font: 600 20px/1 var(--figures);
 }
+.find {
+  min-width: 44px;
+  font: 600 22px/1 var(--figures);
+}
 .waits {
   padding: 0 10px;
   background: var(--on-frame);
@@ -237,6 +265,8 @@ nav .on {
     gap: 12px;
     padding: 0 12px;
   }
+  .shelf-link,
+  .find,
   .brand span,
   nav i {
     display: none;

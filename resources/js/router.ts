@@ -1,5 +1,14 @@
-import { createRouter, createWebHistory } from 'vue-router'
+import { createRouter, createWebHistory, type RouteLocationNormalized } from 'vue-router'
 import { useSession } from '@/stores/session'
+
+const OFFICE = [
+  ['/office', 'office-sites', () => import('@/screens/office/SitesScreen.vue')],
+  ['/office/review', 'office-review', () => import('@/screens/office/ReviewScreen.vue')],
+  ['/office/people', 'office-people', () => import('@/screens/office/PeopleScreen.vue')],
+  ['/office/import', 'office-import', () => import('@/screens/office/ImportScreen.vue')],
+  ['/office/activity', 'office-activity', () => import('@/screens/office/ActivityScreen.vue')],
+  ['/office/company', 'office-company', () => import('@/screens/office/CompanyScreen.vue')],
+] as const
 
 export const router = createRouter({
   history: createWebHistory('/'),
@@ -29,11 +38,47 @@ export const router = createRouter({
       name: 'instruments',
       component: () => import('@/screens/instruments/InstrumentsScreen.vue'),
     },
+    {
+      path: '/join/:token',
+      name: 'join',
+      component: () => import('@/screens/signin/JoinScreen.vue'),
+      props: true,
+      meta: { open: true, bare: true },
+    },
+    {
+      path: '/owner/:token',
+      name: 'owner',
+      component: () => import('@/screens/owner/OwnerScreen.vue'),
+      props: true,
+      meta: { open: true, bare: true, quiet: true },
+    },
+    ...OFFICE.map(([path, name, component]) => ({ path, name, component })),
+    {
+      path: '/office/sites/:id(\\d+)',
+      name: 'office-site',
+      component: () => import('@/screens/office/SiteScreen.vue'),
+      props: (to: RouteLocationNormalized) => ({ id: Number(to.params.id) }),
+    },
+    { path: '/shelf', name: 'shelf', component: () => import('@/screens/shelf/ShelfScreen.vue') },
+    {
+      path: '/shelf/new',
+      name: 'sheet-new',
+      component: () => import('@/screens/shelf/SheetScreen.vue'),
+      props: { id: null },
+    },
+    {
+      path: '/shelf/:id(\\d+)',
+      name: 'sheet',
+      component: () => import('@/screens/shelf/SheetScreen.vue'),
+      props: (to: RouteLocationNormalized) => ({ id: Number(to.params.id) }),
+    },
     { path: '/:any(.*)*', redirect: '/' },
   ],
 })
 
 router.beforeEach(async (to) => {
+  // An owner's page asks for nothing but its record.
+  if (to.meta.quiet === true) return true
   const session = useSession()
   if (session.view === null) await session.load().catch(() => undefined)
   if (to.meta.open !== true && session.person === null)

@@ -42,3 +42,31 @@ killed() { # postgres or fpm
     wait "$clients" || { echo 'some were never taken'; return 1; }
     php tests/Faults/recordings.php check "$BASE_URL" RTU-2 "$file" && bin/verify "$file.json"
 }
+
+# All of it in one file, and back into another instance: the same rows, the same keys, and a record that still proves itself.
+backed_up_and_restored() {
+    fresh_demo
+    local file="$VAR/tmp/backup.tgz" there="$ROOT/var/restored" tables='machines entries readings verdicts chain_links users'
+    rm -rf "$file" "$there"
+    bin/backup --instance "$INSTANCE" "$file" || return 1
+    bin/restore --instance restored "$file" || return 1
+    ! bin/restore --instance restored "$file" 2>/dev/null || { echo 'a second restore went over the first'; return 1; }
+    head -c 1000 "$file" > "$file.cut"
+    ! bin/restore --instance restored --replace "$file.cut" 2>/dev/null || { echo 'half a file was taken'; return 1; }
+    (
+        there_vars=(INSTANCE=restored)
+        export "${there_vars[@]}"
+        CHILDREN=()
+        . bin/lib/instance.sh
+        launch_postgres
+        trap stop_all EXIT
+        for table in $tables; do
+            echo "$table $(PGPASSWORD="$(cat "$VAR/database.secret")" "$(pg_bin)/psql" -h 127.0.0.1 -p "$(cat "$VAR/database.port")" -U iron -d ironstart -qAtc "SELECT count(*), coalesce(sum(id), 0) FROM $table")"
+        done
+    ) > "$VAR/tmp/there.txt"
+    for table in $tables; do
+        echo "$table $(PGPASSWORD="$(cat "$VAR/database.secret")" "$(pg_bin)/psql" -h 127.0.0.1 -p "$(cat "$VAR/database.port")" -U iron -d ironstart -qAtc "SELECT count(*), coalesce(sum(id), 0) FROM $table")"
+    done > "$VAR/tmp/here.txt"
+    cat "$VAR/tmp/there.txt"
+    cmp "$VAR/tmp/here.txt" "$VAR/tmp/there.txt" && diff -r "$VAR/keys" "$there/keys" && rm -rf "$there"
+}

@@ -7,7 +7,7 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** The checks, and the words of the core. */
-#[OA\Schema(required: ['checks', 'cautions', 'gates', 'putBackKinds'])]
+#[OA\Schema(required: ['checks', 'cautions', 'gates', 'putBackKinds', 'facts'])]
 final readonly class ChecksView
 {
     /**
@@ -24,6 +24,8 @@ final readonly class ChecksView
         public array $gates,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PutBackKindView::class))]
         public array $putBackKinds,
+        #[OA\Property(type: 'object', additionalProperties: true)]
+        public object $facts,
     ) {
     }
 }

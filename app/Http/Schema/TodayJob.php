@@ -7,7 +7,7 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** A job on the day's board. */
-#[OA\Schema(required: ['id', 'site', 'title', 'when', 'machines'])]
+#[OA\Schema(required: ['id', 'site', 'title', 'when', 'machines', 'safety'])]
 final readonly class TodayJob
 {
     /**
@@ -24,6 +24,8 @@ final readonly class TodayJob
         public string $when,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TodayMachine::class))]
         public array $machines,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
+        public object $safety,
     ) {
     }
 }

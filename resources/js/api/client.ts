@@ -1,7 +1,7 @@
 import createClient from 'openapi-fetch'
 import type { components, paths } from './schema'
 
-type Schemas = components['schemas']
+export type Schemas = components['schemas']
 export type MachineView = Schemas['MachineView']
 export type TapeEntry = Schemas['TapeEntry']
 export type GateView = Schemas['GateView']

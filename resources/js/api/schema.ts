@@ -1174,6 +1174,9 @@ export interface components {
             };
             gates: components["schemas"]["GateName"][];
             putBackKinds: components["schemas"]["PutBackKindView"][];
+            facts: {
+                [key: string]: unknown;
+            };
         };
         /** @description A clock that runs, or has ended and waits to be seen to. A put-back entry with a limit is one too. */
         ClockView: {
@@ -1749,6 +1752,9 @@ export interface components {
             title: string;
             when: string;
             machines: components["schemas"]["TodayMachine"][];
+            safety: {
+                [key: string]: string;
+            };
         };
         /** @description The one thing to do next. */
         TodayLead: {

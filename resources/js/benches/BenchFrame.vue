@@ -12,6 +12,7 @@ import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 import { useCorrecting, type Part } from './common/parts'
+import { typedOver } from './common/plate'
 
 /**
  * What every bench has: the verdict while typing, the drawing and the readings side by side, the reasons, and
@@ -89,6 +90,22 @@ const blind = computed(() => !machine.reachable && leads.value === null && !prop
 const status = computed(() => (problem.value !== null ? 'open' : (leads.value?.status ?? 'open')))
 const parts = computed(() => [props.part, ...(props.second === undefined ? [] : [props.second])])
 const outOfOrder = computed(() => isOutOfOrder(props.part))
+/** Figures of the sheet that were typed over: the record wants to know why. */
+const over = computed(() =>
+  props.pristine
+    ? []
+    : parts.value.flatMap((one) =>
+        typedOver(
+          (machine.view?.plate as Record<string, Record<string, string>> | undefined)?.[one.check],
+          one.input,
+        ),
+      ),
+)
+const why = computed(() => {
+  const [first] = over.value
+  if (first !== undefined) return t('bench.plate', { sheet: first.sheet, typed: first.typed })
+  return outOfOrder.value && !props.pristine ? t('bench.outOfOrder') : ''
+})
 const instruments = computed(
   () =>
     machine.view?.instruments.filter((i) => props.kind === undefined || i.kind.includes(props.kind)) ?? [],
@@ -106,6 +123,7 @@ const ready = computed(
     problem.value === null &&
     (leads.value !== null || blind.value) &&
     !props.blocked &&
+    (over.value.length === 0 || reason.value.trim() !== '') &&
     !machine.sending &&
     mayRecord.value,
 )
@@ -225,9 +243,7 @@ defineExpose({ record })
           {{ t('bench.notCorrecting') }}
         </button>
       </p>
-      <label v-if="outOfOrder && !pristine" class="reason"
-        >{{ t('bench.outOfOrder') }}<input v-model="reason" maxlength="500"
-      /></label>
+      <label v-if="why" class="reason">{{ why }}<input v-model="reason" maxlength="500" /></label>
       <button
         v-if="mayRecord"
         ref="button"

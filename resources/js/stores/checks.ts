@@ -3,11 +3,15 @@ import { ref } from 'vue'
 import { lastSeen } from '@/lib/lastSeen'
 import { answer, api, type CheckView, type FieldView, type PutBackKindView } from '@/api/client'
 
+type Fact = { id: string; text: string }
+
 /** What each check asks for, as the server describes it. */
 export const useChecks = defineStore('checks', () => {
   const byId = ref(new Map<string, CheckView>())
   const cautions = ref<Record<string, string>>({})
   const putBackKinds = ref<PutBackKindView[]>([])
+  /** Facts that decide something, by type of job. */
+  const facts = ref<Record<string, Fact[]>>({})
 
   async function load() {
     if (byId.value.size > 0) return
@@ -15,6 +19,7 @@ export const useChecks = defineStore('checks', () => {
     byId.value = new Map(told.checks.map((check) => [check.id, check]))
     cautions.value = told.cautions
     putBackKinds.value = told.putBackKinds
+    facts.value = told.facts as Record<string, Fact[]>
   }
 
   function check(id: string): CheckView | undefined {
@@ -32,5 +37,5 @@ export const useChecks = defineStore('checks', () => {
     return found
   }
 
-  return { byId, cautions, putBackKinds, load, check, field }
+  return { byId, cautions, putBackKinds, facts, load, check, field }
 })

@@ -40,5 +40,5 @@ export const useSession = defineStore('session', () => {
     return person.value?.rights.includes(right) ?? false
   }
 
-  return { view, person, units, load, signIn, signInToDemo, signOut, prefer, may }
+  return { view, person, units, take, load, signIn, signInToDemo, signOut, prefer, may }
 })

@@ -121,7 +121,13 @@ function correct() {
           </tr>
         </tbody>
       </table>
-      <PhotoStrip v-if="machine.view" :machine="machine.view.id" :photos="entry.photos" :height="120" link />
+      <PhotoStrip
+        v-if="machine.view"
+        :base="`/api/v1/machines/${machine.view.id}/photos`"
+        :photos="entry.photos"
+        :height="120"
+        link
+      />
       <form v-if="doubting" @submit.prevent="doubt">
         <label for="doubt-why">{{ t('tape.doubtWhy') }}</label>
         <ElInput id="doubt-why" v-model="reason" type="textarea" :rows="2" maxlength="500" autofocus />

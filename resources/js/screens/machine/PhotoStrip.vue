@@ -3,7 +3,7 @@ import { useI18n } from 'vue-i18n'
 import type { TapeEntry } from '@/api/client'
 
 /** The pictures of an entry, small; a press shows one as it was kept. */
-defineProps<{ machine: number; photos: TapeEntry['photos']; height: number; link?: boolean }>()
+defineProps<{ base: string; photos: TapeEntry['photos']; height: number; link?: boolean }>()
 const { t } = useI18n()
 </script>
 
@@ -13,11 +13,11 @@ const { t } = useI18n()
       :is="link ? 'a' : 'span'"
       v-for="one in photos"
       :key="one.at"
-      :href="link ? `/api/v1/machines/${machine}/photos/${one.at}` : undefined"
+      :href="link ? `${base}/${one.at}` : undefined"
       target="_blank"
     >
       <img
-        :src="`/api/v1/machines/${machine}/photos/${one.at}?size=small`"
+        :src="`${base}/${one.at}?size=small`"
         :alt="one.caption || one.item || t('photo.one')"
         :style="{ height: `${height}px`, aspectRatio: `${one.width} / ${one.height}` }"
         loading="lazy"

@@ -128,7 +128,11 @@ defineExpose({ openFirst })
         >
         <span v-if="figures(entry)" class="figures">{{ figures(entry) }}</span>
         <span v-if="entry.headline" class="said">{{ entry.headline }}</span>
-        <PhotoStrip :machine="machine.view.id" :photos="entry.photos" :height="56" />
+        <PhotoStrip
+          :base="`/api/v1/machines/${machine.view.id}/photos`"
+          :photos="entry.photos"
+          :height="56"
+        />
         <span v-if="entry.instrumentOverdue" class="doubt">{{
           t('tape.overdue', { instrument: entry.instrument })
         }}</span>

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, api, type TodayMachine, type TodayView } from '@/api/client'
+import NewMachineDialog from './NewMachineDialog.vue'
 import StartRod from '@/components/StartRod.vue'
 import StatusMark from '@/components/StatusMark.vue'
 import { wordsOf } from '@/lib/failure'
@@ -13,6 +14,7 @@ const { t } = useI18n()
 const session = useSession()
 const view = ref<TodayView | null>(null)
 const problem = ref('')
+const making = ref<number | null>(null)
 const lead = computed(() => view.value?.lead ?? null)
 
 async function load() {
@@ -61,6 +63,15 @@ onMounted(load)
               >
             </p>
           </header>
+          <details v-if="Object.keys(job.safety).length > 0" class="safety">
+            <summary>{{ t('today.safety') }}</summary>
+            <dl>
+              <template v-for="(words, what) in job.safety" :key="what">
+                <dt>{{ t(`office.safety.${what as 'hospital'}`) }}</dt>
+                <dd>{{ words }}</dd>
+              </template>
+            </dl>
+          </details>
           <RouterLink
             v-for="machine in job.machines"
             :key="machine.id"
@@ -80,6 +91,9 @@ onMounted(load)
               machine.people.map((name) => name.split(' ')[0]).join(', ') || t('today.nobody')
             }}</span>
           </RouterLink>
+          <button v-if="session.may('machines')" type="button" class="another" @click="making = job.id">
+            {{ t('office.newMachine') }}
+          </button>
         </section>
       </div>
       <aside class="pan">
@@ -102,6 +116,7 @@ onMounted(load)
         </RouterLink>
       </aside>
     </template>
+    <NewMachineDialog v-model="making" @made="load" />
   </div>
 </template>
 
@@ -114,6 +129,34 @@ onMounted(load)
 .note {
   padding-left: 8px;
   border-left: 4px solid var(--watch);
+}
+.safety {
+  margin-top: 4px;
+  font-size: 15px;
+}
+.safety summary {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  cursor: pointer;
+  color: var(--iron-soft);
+}
+.safety dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 2px 16px;
+  padding: 0 0 8px;
+}
+.safety dt {
+  font-weight: 600;
+}
+.another {
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--iron-soft);
+  text-decoration: underline;
 }
 .board {
   padding: 18px 22px;

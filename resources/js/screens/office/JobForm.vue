@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/api/client'
+import { useChecks } from '@/stores/checks'
+
+/** A job: its type and facts are said when it is made; later they change on the tape. */
+const props = defineProps<{
+  job?: Schemas['DeskJobView']
+  people: { id: number; name: string }[]
+  busy: boolean
+}>()
+const emit = defineEmits<{ send: [job: Record<string, unknown>] }>()
+const { t } = useI18n()
+const checks = useChecks()
+const TYPES = ['rooftop', 'condensing', 'compressor', 'vrf'] as const
+const today = new Date().toLocaleDateString('sv-SE')
+const title = ref(props.job?.title ?? '')
+const type = ref<(typeof TYPES)[number]>('rooftop')
+const startUpOnly = ref(false)
+const startsOn = ref(props.job?.startsOn ?? today)
+const endsOn = ref(props.job?.endsOn ?? today)
+const on = ref<number[]>(props.job?.peopleIds ?? [])
+const facts = ref<string[]>([])
+const first = ref<HTMLInputElement | null>(null)
+const asked = computed(() => checks.facts[type.value] ?? [])
+onMounted(async () => {
+  first.value?.focus()
+  await checks.load().catch(() => undefined)
+})
+
+function send() {
+  emit('send', {
+    title: title.value,
+    startsOn: startsOn.value,
+    endsOn: endsOn.value,
+    people: on.value,
+    ...(props.job === undefined && { type: type.value, startUpOnly: startUpOnly.value, facts: facts.value }),
+  })
+}
+</script>
+
+<template>
+  <form @submit.prevent="send">
+    <label>{{ t('office.jobTitle') }}<input ref="first" v-model="title" maxlength="160" required /></label>
+    <label v-if="!job"
+      >{{ t('office.type')
+      }}<select v-model="type" @change="facts = []">
+        <option v-for="one in TYPES" :key="one" :value="one">{{ t(`office.types.${one}`) }}</option>
+      </select></label
+    >
+    <label>{{ t('office.from') }}<input v-model="startsOn" type="date" required /></label>
+    <label>{{ t('office.until') }}<input v-model="endsOn" type="date" required /></label>
+    <label v-if="!job" class="check"
+      ><input v-model="startUpOnly" type="checkbox" /> {{ t('office.startUpOnly') }}</label
+    >
+    <fieldset class="wide">
+      <legend>{{ t('office.onIt') }}</legend>
+      <label v-for="one in people" :key="one.id" class="check"
+        ><input v-model="on" type="checkbox" :value="one.id" /> {{ one.name }}</label
+      >
+    </fieldset>
+    <fieldset v-if="!job" class="wide facts">
+      <legend>{{ t('office.facts') }}</legend>
+      <label v-for="fact in asked" :key="fact.id" class="check"
+        ><input v-model="facts" type="checkbox" :value="fact.id" /> {{ fact.text }}</label
+      >
+    </fieldset>
+    <button type="submit" class="press small" :disabled="busy || title.trim() === ''">
+      {{ t('office.keep') }}
+    </button>
+  </form>
+</template>
+
+<style scoped>
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 22px;
+  margin: 0;
+  padding: 4px 12px 6px;
+  border: 1px solid var(--rule);
+}
+legend {
+  padding: 0 6px;
+  font: 600 17px/1.2 var(--figures);
+}
+.facts {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+}
+.check {
+  display: flex;
+  flex-direction: row;
+  align-items: center;
+  gap: 8px;
+  min-height: 40px;
+  font-size: 16px;
+  color: var(--ink);
+}
+.check input {
+  width: 20px;
+  height: 20px;
+}
+</style>

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { answer, api, type Schemas } from '@/api/client'
+import BothSides from '@/components/BothSides.vue'
+import { useAttempt } from '@/composables/useAttempt'
+import { post } from '@/lib/post'
+import { clock, date, day } from '@/lib/time'
+import OfficeFrame from './OfficeFrame.vue'
+
+/** Who belongs to the company, what each is, who was let in how. A link is handed over by whoever made it. */
+const { t } = useI18n()
+const { problem, busy, attempt } = useAttempt()
+const ROLES = ['helper', 'starter', 'lead', 'office'] as const
+const view = ref<Schemas['PeopleView'] | null>(null)
+const fresh = ref({ name: '', email: '', role: 'starter' })
+const link = ref('')
+const whose = ref('')
+
+const load = async () => (view.value = await answer(api.GET('/api/v1/people')))
+onMounted(() => attempt(load))
+const change = (path: string, body: Record<string, unknown> = {}) =>
+  attempt(async () => (view.value = await post<Schemas['PeopleView']>(path, body)))
+
+function tell(who: string, path: string) {
+  whose.value = who
+  link.value = `${location.origin}${path}`
+}
+
+async function invite() {
+  await attempt(async () => {
+    const { path } = await post<Schemas['LinkView']>('people', fresh.value)
+    tell(fresh.value.name, path)
+    fresh.value = { name: '', email: '', role: 'starter' }
+    await load()
+  })
+}
+
+const reset = (person: Schemas['MemberView']) =>
+  attempt(async () => tell(person.name, (await post<Schemas['LinkView']>(`people/${person.id}/reset`)).path))
+</script>
+
+<template>
+  <OfficeFrame :title="t('office.pages.people')">
+    <BothSides v-if="problem" :problem="problem" />
+    <div v-if="link" class="told" role="status">
+      <p>{{ t('people.handOver', { who: whose }) }}</p>
+      <input
+        :value="link"
+        readonly
+        :aria-label="t('people.link')"
+        @focus="($event.target as HTMLInputElement).select()"
+      />
+    </div>
+    <form @submit.prevent="invite">
+      <label>{{ t('people.name') }}<input v-model="fresh.name" maxlength="120" required /></label>
+      <label
+        >{{ t('signIn.email') }}<input v-model="fresh.email" type="email" maxlength="255" required
+      /></label>
+      <label
+        >{{ t('people.role')
+        }}<select v-model="fresh.role">
+          <option v-for="role in ROLES" :key="role" :value="role">{{ t(`roles.${role}`) }}</option>
+        </select></label
+      >
+      <button type="submit" class="press small forge" :disabled="busy">{{ t('people.invite') }}</button>
+    </form>
+    <table v-if="view">
+      <tbody>
+        <tr v-for="one in view.people" :key="one.id" :class="{ gone: !one.active }">
+          <td>
+            <b>{{ one.name }}</b><small>{{ one.email }}</small>
+          </td>
+          <td>
+            <select
+              :value="one.role"
+              :aria-label="t('people.roleOf', { who: one.name })"
+              :disabled="busy || !one.active"
+              @change="change(`people/${one.id}/role`, { role: ($event.target as HTMLSelectElement).value })"
+            >
+              <option v-for="role in ROLES" :key="role" :value="role">{{ t(`roles.${role}`) }}</option>
+            </select>
+          </td>
+          <td class="acts">
+            <template v-if="one.active">
+              <button type="button" class="press small" @click="reset(one)">{{ t('people.reset') }}</button>
+              <button type="button" class="press small" @click="change(`people/${one.id}/sign-out`)">
+                {{ t('people.signOut') }}
+              </button>
+            </template>
+            <button
+              type="button"
+              class="press small"
+              @click="change(`people/${one.id}/active`, { active: !one.active })"
+            >
+              {{ t(one.active ? 'people.letGo' : 'people.letIn') }}
+            </button>
+          </td>
+        </tr>
+        <tr v-for="one in view.invited" :key="one.email" class="gone">
+          <td>
+            {{ one.name }}<small>{{ one.email }}</small>
+          </td>
+          <td>{{ t(`roles.${one.role as 'lead'}`) }}</td>
+          <td>{{ t('people.invited', { day: date(one.until.slice(0, 10)) }) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <section v-if="view && view.signIns.length > 0">
+      <h2>{{ t('people.signIns') }}</h2>
+      <table>
+        <tbody>
+          <tr v-for="(one, i) in view.signIns" :key="i">
+            <td>{{ one.name }}</td>
+            <td>{{ day(one.at) }} {{ clock(one.at) }}</td>
+            <td>{{ t(`people.how.${one.how as 'demo'}`) }}{{ one.ok ? '' : `, ${t('people.wrong')}` }}</td>
+            <td>{{ one.address }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </OfficeFrame>
+</template>
+
+<style scoped>
+b {
+  font: 600 20px/1.2 var(--figures);
+}
+small {
+  display: block;
+  color: var(--iron-soft);
+  font-size: 14px;
+}
+.gone {
+  color: var(--iron-soft);
+}
+.told {
+  display: grid;
+  gap: 6px;
+  padding: 12px 14px;
+  background: var(--pan);
+  border-left: 6px solid var(--forge);
+}
+</style>

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Company;
+use App\Support\CurrentCompany;
+use App\Support\Role;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** What the application promises about itself, see docs/security.md. */
+final class SafetyTest extends FeatureTestCase
+{
+    public function testNoScriptRunsThatIsNotOurOwnAndNoPageShowsUsInAFrame(): void
+    {
+        foreach (['/', '/api/v1/session', '/api/v1/nowhere', '/owner/x'] as $path) {
+            $policy = (string) $this->withoutVite()->get($path)->headers->get('Content-Security-Policy');
+            self::assertStringContainsString("script-src 'self';", $policy, $path);
+            self::assertStringContainsString("frame-ancestors 'none'", $policy, $path);
+            self::assertStringNotContainsString("'unsafe-eval'", $policy, $path);
+        }
+    }
+
+    public function testTheSessionCookieIsForThisSiteAloneAndNotForScripts(): void
+    {
+        $person = $this->person(Role::Lead);
+        $cookies = $this->postJson('/api/v1/session', ['email' => $person->email, 'password' => 'correct horse'])->assertOk()->headers->getCookies();
+        $session = array_values(array_filter($cookies, fn ($cookie): bool => $cookie->getName() === 'iron_start'))[0];
+        self::assertSame([true, 'lax'], [$session->isHttpOnly(), $session->getSameSite()]);
+    }
+
+    public function testWithoutTheDemoNobodySignsInWithOnePress(): void
+    {
+        self::assertFalse(Company::query()->where('is_demo', true)->exists());
+        $person = $this->person(Role::Lead);
+        $this->postJson('/api/v1/session/demo', ['name' => $person->name])->assertNotFound();
+        $this->getJson('/api/v1/session')->assertJsonPath('demo', []);
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>}> a right one has, and members that are not for typing */
+    public static function writes(): iterable
+    {
+        yield 'machine' => ['jobs/{job}/machines', ['name' => 'New', 'company_id' => 1, 'last_at' => 99, 'digest' => 'x', 'record_id' => 'y', 'version' => 7]];
+        yield 'site' => ['sites', ['name' => 'New', 'company_id' => 1, 'id' => 5, 'version' => 7]];
+        yield 'instrument' => ['instruments', ['name' => 'New', 'kind' => 'meter', 'company_id' => 1]];
+        yield 'person' => ['people', ['name' => 'New', 'email' => 'new@example.test', 'role' => 'helper', 'company_id' => 1, 'is_active' => false]];
+    }
+
+    /** @param array<string, mixed> $body */
+    #[DataProvider('writes')]
+    public function testNobodyWritesWhatIsNotForTyping(string $path, array $body): void
+    {
+        $lead = $this->person(Role::Lead);
+        $machine = $this->machine($lead);
+        $this->write($lead, strtr($path, ['{job}' => (string) $machine->site_job_id]), $body)->assertCreated();
+        $rows = fn (string $table): array => DB::table($table)->where('name', 'New')->get()->all();
+        foreach ([...$rows('machines'), ...$rows('sites'), ...$rows('instruments'), ...$rows('invitations')] as $row) {
+            self::assertSame($lead->company_id, $row->company_id);
+            self::assertSame([0, 1], [$row->last_at ?? 0, $row->version ?? 1]);
+        }
+    }
+
+    public function testAPasswordIsKeptAsAHashAndNeverTold(): void
+    {
+        $lead = $this->person(Role::Lead);
+        self::assertStringStartsWith('$2y$', (string) DB::table('users')->where('id', $lead->id)->value('password'));
+        app(CurrentCompany::class)->set(null);
+        $told = (string) $this->actingAs($lead)->getJson('/api/v1/people')->assertOk()->getContent();
+        self::assertStringNotContainsString('$2y$', $told);
+        self::assertStringNotContainsString('password"', $told);
+    }
+}

@@ -75,6 +75,12 @@ final class SignIn
         return $demo === null ? [] : array_values(User::query()->where('company_id', $demo)->where('is_active', true)->orderBy('id')->get()->all());
     }
 
+    /** Whether somebody has put this session out meanwhile, or let the person go. */
+    public static function isOver(Request $request, User $person): bool
+    {
+        return ! $person->is_active || $request->session()->get(self::EPOCH, $person->session_epoch) !== $person->session_epoch;
+    }
+
     public function out(Request $request): void
     {
         $this->guard()->logout();

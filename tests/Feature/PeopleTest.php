@@ -55,6 +55,7 @@ final class PeopleTest extends FeatureTestCase
         app(CurrentCompany::class)->set(null);
         $this->actingAs($helper)->withSession(['epoch' => 0])->getJson('/api/v1/today')->assertUnauthorized();
         $this->actingAs($helper)->withSession(['epoch' => 1])->getJson('/api/v1/today')->assertOk();
+        $this->actingAs($helper)->withSession(['epoch' => 0])->getJson('/api/v1/session')->assertOk()->assertJsonPath('person', null);
         $this->flushSession();
         $this->write($lead, "people/$helper->id/sign-out")->assertCreated();
         app(CurrentCompany::class)->set(null);

@@ -28,6 +28,10 @@ final class SessionController
     public function show(Request $request): JsonResponse
     {
         $person = $request->user();
+        if ($person instanceof User && SignIn::isOver($request, $person)) {
+            $this->signIn->out($request);
+            $person = null;
+        }
 
         return Reply::with($this->view($person instanceof User ? $person : null));
     }

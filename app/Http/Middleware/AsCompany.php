@@ -22,7 +22,7 @@ final class AsCompany
     public function handle(Request $request, Closure $next): Response
     {
         $person = $request->user();
-        if ($person instanceof User && (! $person->is_active || $request->session()->get(SignIn::EPOCH, $person->session_epoch) !== $person->session_epoch)) {
+        if ($person instanceof User && SignIn::isOver($request, $person)) {
             throw Problem::notSignedIn();
         }
         $this->current->set($person instanceof User ? $person->company_id : null);

@@ -172,6 +172,8 @@ export default {
     asks: 'plate asks',
     breaker: 'breaker',
     allowed: 'allowed',
+    sheet: 'By the sheet: MCA {mca}, MOCP {mocp}.',
+    otherwise: 'The plate says otherwise',
   },
   start: {
     press: 'Starting it now',

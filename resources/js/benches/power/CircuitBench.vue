@@ -51,7 +51,11 @@ const part = computed(() => {
   }
 })
 const sizes = computed(() => (checks.field('power.circuit', 'conductor')?.options ?? []).map(String))
-const needsPlate = computed(() => plate.value.mca === undefined)
+/** The sheet has the plate's figures; another plate on the machine is typed over them, with a reason. */
+const otherPlate = ref(false)
+const needsPlate = computed(
+  () => plate.value.mca === undefined || otherPlate.value || (draft.value.figures.mca?.text ?? '') !== '',
+)
 const options = (...values: number[]) => values.map((value) => ({ value, text: `${value} °C` }))
 const MATERIAL = [
   { value: 'cu', text: 'Cu' },
@@ -121,6 +125,10 @@ defineExpose({
           :problem="problemOf('mocp')"
         />
       </template>
+      <p v-else class="sheet">
+        {{ t('circuit.sheet', { mca: plate.mca, mocp: plate.mocp ?? '–' }) }}
+        <button type="button" @click="otherPlate = true">{{ t('circuit.otherwise') }}</button>
+      </p>
       <FigureField
         v-model="draft.figures.breaker"
         check="power.circuit"
@@ -183,6 +191,20 @@ defineExpose({
 </template>
 
 <style scoped>
+.sheet {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  font-size: 15px;
+  color: var(--iron-soft);
+}
+.sheet button {
+  min-height: 44px;
+  border: 0;
+  background: none;
+  color: inherit;
+  text-decoration: underline;
+}
 .bars {
   display: block;
   width: 100%;

@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Records\CompanyKeys;
 use App\Records\Paper;
 use App\Records\PhotoStore;
+use App\Support\Courier;
 use App\Support\CurrentCompany;
 use Illuminate\Contracts\View\Factory;
 use Illuminate\Database\Eloquent\Model;
@@ -33,6 +34,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(CompanyKeys::class, fn (): CompanyKeys => new CompanyKeys(config('iron.keys')));
         $this->app->singleton(PhotoStore::class, fn (): PhotoStore => new PhotoStore(config('iron.photos')));
         $this->app->singleton(Paper::class, fn (): Paper => new Paper($this->app->make(Factory::class), public_path('build/fonts'), storage_path('fonts')));
+        $this->app->singleton(Courier::class, fn (): Courier => new Courier(config('iron.sendmail'), config('iron.mail_from')));
         $this->app->singleton(GateSpeaker::class, fn (): GateSpeaker => new GateSpeaker($this->app->make(Phrases::class)));
     }
 

@@ -37,7 +37,7 @@ final class OfficeDesk
     {
         [$name, $id] = explode('|', $after) + [1 => '0'];
         $rows = $this->db->table('sites')->where('company_id', $this->company->id())
-            ->when(self::words($query) !== '', fn (Builder $q) => $q->whereRaw("search @@ to_tsquery('simple', ?)", [self::words($query)]))
+            ->when($this->words($query) !== '', fn (Builder $q) => $q->whereRaw("search @@ to_tsquery('simple', ?)", [$this->words($query)]))
             ->when($after !== '', fn (Builder $q) => $q->whereRaw('(name, id) > (?, ?)', [$name, (int) $id]))
             ->orderBy('name')->orderBy('id')->limit(self::PAGE + 1)->get(['id', 'name', 'address']);
         $page = $rows->take(self::PAGE);
@@ -123,7 +123,7 @@ final class OfficeDesk
     /** @return list<FoundView> machines, sites, jobs and sheets whose words begin so; of machines those the person sees */
     public function find(User $person, string $query): array
     {
-        $words = self::words($query);
+        $words = $this->words($query);
         if ($words === '') {
             return [];
         }
@@ -142,12 +142,12 @@ final class OfficeDesk
         return array_values([...$found, ...$in('sheets')->get(['id', 'model', 'maker'])->map(fn (\stdClass $r): FoundView => new FoundView('sheet', $r->id, $r->model, $r->maker))->all()]);
     }
 
-    /** "har lib" as the beginnings of words, both wanted: har:* & lib:*. */
-    private static function words(string $query): string
+    /** "har lib" as the beginnings of words, both wanted, each with the company it is of: 7xhar:* & 7xlib:*. */
+    private function words(string $query): string
     {
         preg_match_all('/[\p{L}\p{N}]+/u', $query, $words);
 
-        return implode(' & ', array_map(fn (string $word): string => "$word:*", array_slice($words[0], 0, 6)));
+        return implode(' & ', array_map(fn (string $word): string => mb_strtolower("{$this->company->id()}x$word:*"), array_slice($words[0], 0, 6)));
     }
 
     private static function iso(string $time): string

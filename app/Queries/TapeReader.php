@@ -43,7 +43,7 @@ final class TapeReader
             ->leftJoin('put_backs as kept', fn ($join) => $join->on('kept.company_id', '=', 'put_backs_left.company_id')->on('kept.id', '=', 'put_backs_left.put_back_id'))
             ->leftJoin('overrides', $same('overrides'))
             ->leftJoin('suspect_marks', $same('suspect_marks'))
-            ->leftJoin('put_backs as opened', fn ($join) => $join->on('opened.company_id', '=', 'entries.company_id')->on('opened.entry_id', '=', 'entries.id'))
+            ->leftJoin('put_backs as opened', fn ($join) => $join->on('opened.company_id', '=', 'entries.company_id')->on('opened.machine_id', '=', 'entries.machine_id')->on('opened.entry_id', '=', 'entries.id'))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
             ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\' AS next')
             ->toBase()

@@ -157,6 +157,8 @@ write_env() {
         echo "APP_ENV=${APP_ENV_NAME:-production}"
         echo "DATABASE_URL=\"$DATABASE_URL\""
         echo "DATABASE_PERSISTENT=${DATABASE_PERSISTENT:-true}"
+        [ -z "${IRON_START_SENDMAIL:-}" ] || echo "IRON_START_SENDMAIL=\"$IRON_START_SENDMAIL\""
+        [ -z "${IRON_START_MAIL_FROM:-}" ] || echo "IRON_START_MAIL_FROM=\"$IRON_START_MAIL_FROM\""
     } > "$VAR/.env"
     chmod 600 "$VAR/.env" "$VAR/app.key"
     [ "$(id -u)" != 0 ] || chown "$RUN_AS:$RUN_AS" "$VAR/.env" "$VAR/app.key"

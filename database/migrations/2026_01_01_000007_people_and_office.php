@@ -101,12 +101,15 @@ return new class () extends Migration {
         Schema::table('users', fn (Blueprint $table) => $table->dropColumn(['is_active', 'session_epoch']));
     }
 
-    /** Words by their beginnings, within one company: its id leads the index as everywhere. "RTU-7" is two words. */
+    /**
+     * Words by their beginnings, within one company: its id leads the index as everywhere. "RTU-7" is two words. Each
+     * word bears the company, so that the beginning of a common one is not looked up in every other company too.
+     */
     private function search(): void
     {
         DB::statement('CREATE EXTENSION IF NOT EXISTS btree_gin');
         foreach (self::SEARCHED as $table => $words) {
-            DB::statement("ALTER TABLE $table ADD COLUMN search tsvector GENERATED ALWAYS AS (to_tsvector('simple', regexp_replace($words, '[^[:alnum:]]+', ' ', 'g'))) STORED");
+            DB::statement("ALTER TABLE $table ADD COLUMN search tsvector GENERATED ALWAYS AS (to_tsvector('simple', regexp_replace(regexp_replace($words, '[^[:alnum:]]+', ' ', 'g'), '([[:alnum:]]+)', company_id || 'x\\1', 'g'))) STORED");
             DB::statement("CREATE INDEX {$table}_search ON $table USING gin (company_id, search)");
         }
         DB::statement('CREATE INDEX sites_page ON sites (company_id, name, id)');

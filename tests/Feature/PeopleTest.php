@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\User;
+use App\Support\Courier;
 use App\Support\CurrentCompany;
 use App\Support\Role;
 use Carbon\CarbonImmutable;
@@ -33,6 +34,22 @@ final class PeopleTest extends FeatureTestCase
         $this->write($lead, 'people', ['name' => 'Pia', 'email' => 'pia@example.test', 'role' => 'helper'])->assertStatus(422)->assertJsonPath('field', 'email');
         $this->write($lead, 'people', ['name' => 'Pia', 'email' => 'pia', 'role' => 'helper'])->assertStatus(422)->assertJsonPath('field', 'email');
         $this->write($lead, 'people', ['name' => 'Pia', 'email' => 'p2@example.test', 'role' => 'owner'])->assertStatus(422)->assertJsonPath('field', 'role');
+    }
+
+    public function testTheLinkIsMailedWhereAMailProgramIsConfigured(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $body = fn (string $email): array => ['name' => 'Pia', 'email' => $email, 'role' => 'helper'];
+        $box = (string) tempnam(sys_get_temp_dir(), 'mail');
+        $this->app?->instance(Courier::class, new Courier('cat > ' . escapeshellarg($box), 'office@example.test'));
+        $path = $this->write($lead, 'people', $body('p2@example.test'))->assertCreated()->assertJsonPath('mailed', true)->json('path');
+        [$head, $text] = explode("\r\n\r\n", (string) file_get_contents($box), 2);
+        self::assertStringContainsString("To: p2@example.test\r\n", $head);
+        self::assertStringContainsString($path, (string) base64_decode($text, true));
+        self::assertFalse((new Courier('', 'a@example.test'))->send('p@example.test', 'x', 'y'));
+        self::assertFalse((new Courier('false', 'a@example.test'))->send('p@example.test', 'x', 'y'));
+        self::assertFalse((new Courier('cat', 'a@example.test'))->send("p@example.test\r\nBcc: all@example.test", 'x', 'y'));
+        unlink($box);
     }
 
     public function testALinkEnds(): void

@@ -69,3 +69,25 @@ for (const theme of ['light', 'dark'] as const) {
     await sound(page, 'instruments')
   })
 }
+
+test('the office and the shelf are sound', async ({ page }) => {
+  await signIn(page, 'Ines Okafor')
+  for (const [path, shown] of [
+    ['/office', 'Harrow Lane Library'],
+    ['/office/sites/1', 'Start-up of three rooftop units'],
+    ['/office/people', 'Signed in lately'],
+    ['/office/company', 'Key of the company'],
+    ['/office/import', 'Tables to keep'],
+    ['/office/activity', 'What was done'],
+    ['/shelf', 'BF-150G'],
+    ['/shelf/new', 'Another motor'],
+  ] as const) {
+    await page.goto(path)
+    await expect(page.getByText(shown).first()).toBeVisible()
+    await sound(page, path)
+  }
+  await page.goto('/office/sites/1')
+  await page.getByRole('button', { name: 'New job' }).click()
+  await expect(page.getByLabel('What is to be done')).toBeVisible()
+  await sound(page, 'a new job')
+})

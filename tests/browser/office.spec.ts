@@ -118,13 +118,11 @@ test('a sheet gets a new version, and two stand side by side', async ({ page }) 
     electrical: { motors: [{ name: 'C1', kind: 'scroll', drive: 'across_line' }] },
   }
   await page.goto('/shelf')
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({
-      name: 's.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify(sheet)),
-    })
+  await page.locator('input[type=file]').setInputFiles({
+    name: 's.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(sheet)),
+  })
   await expect(page.getByRole('alert')).toContainText('motors')
 })
 

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process'
 import { expect, test } from '@playwright/test'
 import {
   choose,
@@ -62,4 +63,28 @@ test('the phone', async ({ browser }) => {
   await expect(verdict(page)).toContainText('C1 and Blower running backwards')
   await page.locator('.frame').evaluate((el) => (el.scrollTop = 0))
   await page.screenshot({ path: `${FOLDER}/phone-machine.png` })
+})
+
+test('the office and the shelf', async ({ page }) => {
+  execFileSync(
+    process.env.ARTISAN ?? '',
+    ['db:seed', '--class=Tests\\Support\\SignedSeeder', '--force', '--no-interaction'],
+    { stdio: 'pipe' },
+  )
+  await signIn(page, 'Ines Okafor')
+  await page.goto('/office/review')
+  await expect(page.getByRole('link', { name: 'Review and sign' })).toBeVisible()
+  await page.screenshot({ path: `${FOLDER}/office-review.png` })
+  await page.goto('/office')
+  await page.getByRole('link', { name: 'Harrow Lane Library' }).click()
+  await expect(page.getByText('Start-up of three rooftop units')).toBeVisible()
+  await page.screenshot({ path: `${FOLDER}/office-site.png` })
+  await page.goto('/shelf')
+  await page.getByRole('link', { name: 'BF-150G' }).click()
+  await page.getByRole('button', { name: 'Change it' }).click()
+  await page.getByLabel('MCA').fill('33.4')
+  await page.getByLabel('Rated amps').nth(2).fill('8.1')
+  await page.getByRole('button', { name: 'Keep as a new version' }).click()
+  await expect(page.getByRole('heading', { name: '2 figures differ' })).toBeVisible()
+  await page.screenshot({ path: `${FOLDER}/shelf-sheet.png` })
 })

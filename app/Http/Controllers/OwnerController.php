@@ -46,7 +46,7 @@ final class OwnerController
     {
         $days = Body::whole(Body::object($request), 'days', 1, self::LONGEST_DAYS) ?? throw Problem::field('days', null, 'a whole number from 1 to ' . self::LONGEST_DAYS);
 
-        return Reply::with(new LinkView("/owner/{$links->make($by, $machine, Body::text($request, 'forWhom', 120), $days)->text}"), 201);
+        return Reply::with(new LinkView("/owner/{$links->make($by, $machine, Body::text($request, 'forWhom', 120), $days)->text}", false), 201);
     }
 
     #[OA\Post(path: '/api/v1/machines/{machine}/owner-links/{link}/withdraw', operationId: 'withdrawOwnerLink', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'link', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 201, description: 'Withdrawn', content: new OA\JsonContent(ref: OwnerLinksView::class)), new OA\Response(response: 409, description: 'It was already', content: new OA\JsonContent(ref: ProblemView::class))])]

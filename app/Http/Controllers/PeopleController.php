@@ -14,7 +14,9 @@ use App\Http\Schema\ProblemView;
 use App\Http\Schema\SessionView;
 use App\Models\User;
 use App\Queries\PeopleList;
+use App\Support\Courier;
 use App\Support\Role;
+use App\Support\Token;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -26,7 +28,7 @@ final class PeopleController
 {
     private const NAME = 120;
 
-    public function __construct(private readonly People $people, private readonly PeopleList $list)
+    public function __construct(private readonly People $people, private readonly PeopleList $list, private readonly Courier $courier)
     {
     }
 
@@ -39,15 +41,16 @@ final class PeopleController
     #[OA\Post(path: '/api/v1/people', operationId: 'invite', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['name', 'email', 'role'], properties: [new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'email', type: 'string'), new OA\Property(property: 'role', type: 'string')])), responses: [new OA\Response(response: 201, description: 'The link to hand over', content: new OA\JsonContent(ref: LinkView::class))])]
     public function invite(Request $request, #[CurrentUser] User $by): JsonResponse
     {
-        $token = $this->people->invite($by, Body::text($request, 'name', self::NAME), Body::text($request, 'email', 255), self::role($request));
+        $email = Body::text($request, 'email', 255);
+        $token = $this->people->invite($by, Body::text($request, 'name', self::NAME), $email, self::role($request));
 
-        return Reply::with(new LinkView("/join/$token->text"), 201);
+        return $this->link($request, $token, $email, "$by->name invites you to Iron Start");
     }
 
     #[OA\Post(path: '/api/v1/people/{person}/reset', operationId: 'resetLink', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/person'), new OA\Parameter(ref: '#/components/parameters/key')], responses: [new OA\Response(response: 201, description: 'The link to hand over', content: new OA\JsonContent(ref: LinkView::class))])]
-    public function reset(User $person, #[CurrentUser] User $by): JsonResponse
+    public function reset(Request $request, User $person, #[CurrentUser] User $by): JsonResponse
     {
-        return Reply::with(new LinkView("/join/{$this->people->resetLink($by, $person)->text}"), 201);
+        return $this->link($request, $this->people->resetLink($by, $person), $person->email, 'A new password for Iron Start');
     }
 
     #[OA\Post(path: '/api/v1/people/{person}/role', operationId: 'changeRole', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/person'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['role'], properties: [new OA\Property(property: 'role', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Changed', content: new OA\JsonContent(ref: PeopleView::class)), new OA\Response(response: 409, description: 'No lead would remain', content: new OA\JsonContent(ref: ProblemView::class))])]
@@ -89,6 +92,14 @@ final class PeopleController
         $signIn->byLink($request, $this->people->accept(Body::text($request, 'token', 80), Body::text($request, 'password', 400)));
 
         return $session->show($request);
+    }
+
+    private function link(Request $request, Token $token, string $email, string $subject): JsonResponse
+    {
+        $path = "/join/$token->text";
+        $mailed = $this->courier->send($email, $subject, "This link opens once:\n\n" . $request->getSchemeAndHttpHost() . "$path\n");
+
+        return Reply::with(new LinkView($path, $mailed), 201);
     }
 
     private static function role(Request $request): Role

@@ -7,12 +7,14 @@ namespace App\Http\Schema;
 use OpenApi\Attributes as OA;
 
 /** A link to hand over. It is told once: only its hash is kept. */
-#[OA\Schema(required: ['path'])]
+#[OA\Schema(required: ['path', 'mailed'])]
 final readonly class LinkView
 {
     public function __construct(
         #[OA\Property()]
         public string $path,
+        #[OA\Property()]
+        public bool $mailed,
     ) {
     }
 }

@@ -1370,6 +1370,7 @@ export interface components {
         /** @description A link to hand over. It is told once: only its hash is kept. */
         LinkView: {
             path: string;
+            mailed: boolean;
         };
         MachineInput: {
             /** @description What the plate of a machine says. */

@@ -474,6 +474,7 @@ export default {
     invited: 'invited, until {day}',
     link: 'The link',
     handOver: 'Hand this link to {who}. It is told this once, and opens once.',
+    mailed: 'This link was mailed to {who}. It is told this once, and opens once.',
     reset: 'New password',
     signOut: 'Sign out everywhere',
     letGo: 'Let go',

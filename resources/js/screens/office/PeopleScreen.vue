@@ -16,35 +16,36 @@ const view = ref<Schemas['PeopleView'] | null>(null)
 const fresh = ref({ name: '', email: '', role: 'starter' })
 const link = ref('')
 const whose = ref('')
+const mailed = ref(false)
 
 const load = async () => (view.value = await answer(api.GET('/api/v1/people')))
 onMounted(() => attempt(load))
 const change = (path: string, body: Record<string, unknown> = {}) =>
   attempt(async () => (view.value = await post<Schemas['PeopleView']>(path, body)))
 
-function tell(who: string, path: string) {
+function tell(who: string, made: Schemas['LinkView']) {
   whose.value = who
-  link.value = `${location.origin}${path}`
+  mailed.value = made.mailed
+  link.value = `${location.origin}${made.path}`
 }
 
 async function invite() {
   await attempt(async () => {
-    const { path } = await post<Schemas['LinkView']>('people', fresh.value)
-    tell(fresh.value.name, path)
+    tell(fresh.value.name, await post<Schemas['LinkView']>('people', fresh.value))
     fresh.value = { name: '', email: '', role: 'starter' }
     await load()
   })
 }
 
 const reset = (person: Schemas['MemberView']) =>
-  attempt(async () => tell(person.name, (await post<Schemas['LinkView']>(`people/${person.id}/reset`)).path))
+  attempt(async () => tell(person.name, await post<Schemas['LinkView']>(`people/${person.id}/reset`)))
 </script>
 
 <template>
   <OfficeFrame :title="t('office.pages.people')">
     <BothSides v-if="problem" :problem="problem" />
     <div v-if="link" class="told" role="status">
-      <p>{{ t('people.handOver', { who: whose }) }}</p>
+      <p>{{ t(mailed ? 'people.mailed' : 'people.handOver', { who: whose }) }}</p>
       <input
         :value="link"
         readonly

@@ -9,7 +9,7 @@ import { post } from '@/lib/post'
 import { date } from '@/lib/time'
 import { useSession } from '@/stores/session'
 import SheetForm from './SheetForm.vue'
-import { bodyOf, differences, flat, typedOf, type Typed } from './sheet'
+import { bodyOf, differences, flat, readable, typedOf, type Typed } from './sheet'
 
 /** A sheet: what the newest version says, what another has otherwise, and a new one. */
 const props = defineProps<{ id: number | null }>()
@@ -19,6 +19,7 @@ const session = useSession()
 const { problem, busy, attempt } = useAttempt()
 const sheet = ref<Schemas['SheetView'] | null>(null)
 const editing = ref(props.id === null)
+const root = ref<HTMLElement | null>(null)
 const left = ref(0)
 const right = ref(0)
 const typed = ref<Typed>(typedOf({}))
@@ -35,6 +36,8 @@ function show(view: Schemas['SheetView']) {
   left.value = view.versions[1]?.version ?? right.value
   typed.value = typedOf(bodyAt(right.value))
   editing.value = false
+  // What differs is above: after a long form one stands at its end.
+  root.value?.scrollTo({ top: 0 })
 }
 
 async function load() {
@@ -58,7 +61,7 @@ async function keep() {
 </script>
 
 <template>
-  <div class="sheet">
+  <div ref="root" class="sheet">
     <header>
       <div>
         <h1>{{ sheet?.model ?? t('shelf.new') }}</h1>
@@ -137,7 +140,7 @@ async function keep() {
         <dl>
           <div v-for="[place, value] in places" :key="place">
             <dt>{{ place.replace(/_/g, ' ') }}</dt>
-            <dd>{{ value }}</dd>
+            <dd>{{ readable(value) }}</dd>
           </div>
         </dl>
       </section>

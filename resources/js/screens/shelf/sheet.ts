@@ -1,3 +1,5 @@
+import { shownUnit } from '@/lib/reading'
+
 /** A sheet as it is typed: the plate in boxes, all the rest as it came. */
 export type Motor = {
   name: string
@@ -161,6 +163,14 @@ export function flat(body: unknown, at = ''): Record<string, string> {
   }, {})
 }
 
+/** A figure as it is read: "10 °F", "across line". */
+export function readable(figure: string): string {
+  const [number = '', unit, ...more] = figure.split(' ')
+  if (unit !== undefined && more.length === 0 && Number.isFinite(Number(number)))
+    return `${number} ${shownUnit(unit)}`
+  return figure.replace(/_/g, ' ')
+}
+
 export type Difference = { place: string; before: string; after: string }
 
 /** What two versions have otherwise, in the order of the later one. */
@@ -168,5 +178,9 @@ export function differences(before: Json, after: Json): Difference[] {
   const [a, b] = [flat(before), flat(after)]
   return [...new Set([...Object.keys(b), ...Object.keys(a)])]
     .filter((place) => a[place] !== b[place])
-    .map((place) => ({ place: place.replace(/_/g, ' '), before: a[place] ?? '', after: b[place] ?? '' }))
+    .map((place) => ({
+      place: place.replace(/_/g, ' '),
+      before: readable(a[place] ?? ''),
+      after: readable(b[place] ?? ''),
+    }))
 }

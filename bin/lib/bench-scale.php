@@ -2,38 +2,44 @@
 
 declare(strict_types=1);
 
-// Times Today, a machine, search and the office's lists for one company; and looks at the plans of their queries.
-//   bench-scale.php BASE ROUNDS FILE   prints p50 and p95 of each as JSON into FILE
+// Times the hot pages of one company on an instance with few machines and on one with many, turn by turn.
+//   bench-scale.php FEW MANY   their addresses
 
 use Tests\Faults\Client;
 
 require dirname(__DIR__, 2) . '/vendor/autoload.php';
 
-[, $base, $rounds, $file] = $argv;
-$client = new Client($base, 'scale', 'Ines Okafor');
-$machine = 0;
-foreach ($client->call('GET', 'today')[1]['jobs'] as $job) {
-    $machine = $job['machines'][0]['id'];
+const ROUNDS = 120;
+const WARM = 20;
+[, $few, $many] = $argv;
+$clients = $paths = $times = [];
+foreach (['few' => $few, 'many' => $many] as $name => $base) {
+    $client = $clients[$name] = new Client($base, 'scale', 'Ines Okafor');
+    $jobs = $client->call('GET', 'today')[1]['jobs'];
+    $machine = $jobs[count($jobs) - 1]['machines'][0]['id'];
+    $site = $client->call('GET', 'sites')[1]['sites'][0]['id'];
+    $paths[$name] = ['Today' => 'today', 'Machine' => "machines/$machine", 'Search' => 'search?q=rtu+1', 'Sites' => 'sites', 'Sites found' => 'sites?q=har', 'Site' => "sites/$site", 'Review' => 'review', 'Clocks' => 'clocks', 'Activity' => 'activity'];
 }
-$site = $client->call('GET', 'sites')[1]['sites'][0]['id'];
-$paths = ['Today' => 'today', 'Machine' => "machines/$machine", 'Search' => 'search?q=rtu+1', 'Sites' => 'sites', 'Sites found' => 'sites?q=har', 'Site' => "sites/$site", 'Review' => 'review', 'Clocks' => 'clocks', 'Activity' => 'activity'];
-$times = [];
-for ($i = 0; $i < (int) $rounds; $i++) {
-    foreach ($paths as $name => $path) {
-        $start = hrtime(true);
-        [$status] = $client->call('GET', $path);
-        $took = (hrtime(true) - $start) / 1e6;
-        if ($status !== 200) {
-            exit("$path answered $status\n");
-        }
-        if ($i >= 5) {
-            $times[$name][] = $took;
+for ($i = 0; $i < ROUNDS; $i++) {
+    foreach (array_keys($paths['few']) as $page) {
+        foreach ($clients as $name => $client) {
+            $start = hrtime(true);
+            [$status] = $client->call('GET', $paths[$name][$page]);
+            $took = (hrtime(true) - $start) / 1e6;
+            if ($status !== 200) {
+                exit("{$paths[$name][$page]} answered $status\n");
+            }
+            if ($i >= WARM) {
+                $times[$page][$name][] = $took;
+            }
         }
     }
 }
-$told = [];
-foreach ($times as $name => $each) {
+$at = function (array $each, float $share): float {
     sort($each);
-    $told[$name] = ['p50' => $each[intdiv(count($each), 2)], 'p95' => $each[(int) (count($each) * 0.95)]];
+
+    return $each[(int) floor($share * (count($each) - 1))];
+};
+foreach ($times as $page => $each) {
+    printf("%-12s p50 %.1f and %.1f ms, p95 %.1f and %.1f ms: %.2f x (aim 1.3 x)\n", $page, $at($each['few'], 0.5), $at($each['many'], 0.5), $at($each['few'], 0.95), $at($each['many'], 0.95), $at($each['many'], 0.95) / $at($each['few'], 0.95));
 }
-file_put_contents($file, json_encode($told, JSON_THROW_ON_ERROR));

@@ -486,6 +486,7 @@ export default {
   company: {
     units: 'Units',
     zone: 'Time zone',
+    defaults: 'What is so on most of our jobs',
     key: 'Key of the company',
     keyWhat: 'The fingerprint of the key your records are vouched for with. Tell it to those who check them.',
   },

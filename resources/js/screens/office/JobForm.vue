@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Schemas } from '@/api/client'
+import { answer, api, type Schemas } from '@/api/client'
 import { useChecks } from '@/stores/checks'
 
 /** A job: its type and facts are said when it is made; later they change on the tape. */
@@ -22,12 +22,24 @@ const startsOn = ref(props.job?.startsOn ?? today)
 const endsOn = ref(props.job?.endsOn ?? today)
 const on = ref<number[]>(props.job?.peopleIds ?? [])
 const facts = ref<string[]>([])
+const usual = ref<string[]>([])
 const first = ref<HTMLInputElement | null>(null)
 const asked = computed(() => checks.facts[type.value] ?? [])
 onMounted(async () => {
   first.value?.focus()
   await checks.load().catch(() => undefined)
+  if (props.job === undefined)
+    usual.value = await answer(api.GET('/api/v1/company')).then(
+      (c) => c.facts,
+      () => [],
+    )
+  start()
 })
+
+/** A job begins with what is so on most of the company's jobs of its type. */
+function start() {
+  facts.value = usual.value.filter((fact) => asked.value.some((one) => one.id === fact))
+}
 
 function send() {
   emit('send', {
@@ -45,7 +57,7 @@ function send() {
     <label>{{ t('office.jobTitle') }}<input ref="first" v-model="title" maxlength="160" required /></label>
     <label v-if="!job"
       >{{ t('office.type')
-      }}<select v-model="type" @change="facts = []">
+      }}<select v-model="type" @change="start">
         <option v-for="one in TYPES" :key="one" :value="one">{{ t(`office.types.${one}`) }}</option>
       </select></label
     >

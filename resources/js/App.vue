@@ -33,6 +33,11 @@ useKeys({
 const AGAIN_MS = 5000
 const atMachineId = computed(() => (route.name === 'machine' ? Number(route.params.id) : null))
 const nextEnd = computed(() => clocks.running[0])
+const nextTold = computed(() => {
+  if (clocks.ended.length > 0) return t('clocks.over')
+  return nextEnd.value ? left(clocks.left(nextEnd.value)) : ''
+})
+const clocksTold = computed(() => `${t('clocks.title')} ${nextTold.value}`.trim())
 
 // What waits is tried again by itself: when the signal is back, when somebody signs in, and every few seconds.
 onMounted(() => void outbox.refresh().then(() => outbox.drain()))
@@ -59,7 +64,7 @@ async function leave() {
 
 <template>
   <div class="shell" :class="{ bare: route.meta.bare }">
-    <header v-if="session.person && !route.meta.bare" class="top">
+    <header v-if="session.person && !route.meta.bare" class="top" :class="{ 'at-machine': atMachine }">
       <RouterLink :to="{ name: 'today' }" class="brand">
         <svg width="8" height="26" viewBox="0 0 8 26" aria-hidden="true">
           <rect width="8" height="10" fill="#59636a" />
@@ -74,6 +79,7 @@ async function leave() {
         }}</RouterLink>
         <RouterLink
           v-if="session.may('office')"
+          class="office-link"
           :to="{ name: 'office-sites' }"
           :class="{ on: String(route.name).startsWith('office') }"
           >{{ t('office.title') }}</RouterLink
@@ -99,14 +105,15 @@ async function leave() {
       <button type="button" class="bar find" :aria-label="t('search.title')" @click="showSearch = true">
         /
       </button>
-      <button type="button" class="bar" @click="showClocks = true">
-        {{ t('clocks.title') }}
-        <b v-if="clocks.clocks.length > 0">
-          {{ clocks.ended.length > 0 ? t('clocks.over') : nextEnd ? left(clocks.left(nextEnd)) : '' }}</b
-        >
+      <button type="button" class="bar" :aria-label="clocksTold" @click="showClocks = true">
+        <span :class="{ rest: clocks.clocks.length > 0 }">{{ t('clocks.title') }}</span>
+        <b v-if="clocks.clocks.length > 0">{{ nextTold }}</b>
       </button>
       <button type="button" class="who" @click="menu = true">
-        {{ session.person.name }}, {{ t(`roles.${session.person.role}`) }}
+        <span class="first">{{ session.person.name.split(' ')[0] }}</span><span class="rest"
+          >{{ session.person.name.slice(session.person.name.split(' ')[0]?.length) }},
+          {{ t(`roles.${session.person.role}`) }}</span
+        >
       </button>
     </header>
     <ClockBell class="calls" />
@@ -230,6 +237,10 @@ nav .on {
   color: var(--on-frame);
   white-space: nowrap;
 }
+/* The word before it may be hidden. */
+.bar span + b {
+  margin-left: 6px;
+}
 .bar b {
   font: 600 20px/1 var(--figures);
 }
@@ -267,6 +278,8 @@ nav .on {
   }
   .shelf-link,
   .find,
+  .rest,
+  .at-machine .office-link,
   .brand span,
   nav i {
     display: none;

@@ -38,7 +38,7 @@ $told = function (string $what, array $times, array $floor, string $aim) use ($a
         printf("%s p%d: %.2f ms, floor %.2f ms: %.2f x%s\n", $what, $p * 100, $at($times, $p), $at($floor, $p), $at($times, $p) / $at($floor, $p), $p > 0.9 ? " (aim $aim x)" : '');
     }
 };
-$volts = ['subject' => 'machine', 'input' => ['volts_ab' => '481 V', 'volts_bc' => '478 V', 'volts_ca' => '484 V', 'plate_voltage' => '460']];
+$volts = ['subject' => 'machine', 'reason' => 'measured here', 'input' => ['volts_ab' => '481 V', 'volts_bc' => '478 V', 'volts_ca' => '484 V', 'plate_voltage' => '460']];
 
 $news = $bare = $recorded = $row = [];
 for ($i = 0; $i < ROUNDS; $i++) {

@@ -15,8 +15,8 @@ const WARM = 20;
 $clients = $paths = $times = [];
 foreach (['few' => $few, 'many' => $many] as $name => $base) {
     $client = $clients[$name] = new Client($base, 'scale', 'Ines Okafor');
-    $jobs = $client->call('GET', 'today')[1]['jobs'];
-    $machine = $jobs[count($jobs) - 1]['machines'][0]['id'];
+    $machines = array_merge(...array_column($client->call('GET', 'today')[1]['jobs'], 'machines'));
+    $machine = array_column($machines, 'id', 'name')['RTU-1'];
     $site = $client->call('GET', 'sites')[1]['sites'][0]['id'];
     $paths[$name] = ['Today' => 'today', 'Machine' => "machines/$machine", 'Search' => 'search?q=rtu+1', 'Sites' => 'sites', 'Sites found' => 'sites?q=har', 'Site' => "sites/$site", 'Review' => 'review', 'Clocks' => 'clocks', 'Activity' => 'activity'];
 }

@@ -112,3 +112,27 @@ test('what somebody else did first is shown with both sides, and kept as a note'
   await expect(foot(page)).toContainText('All sent')
   await expect(page.locator('.slip').first()).toContainText('hatch bolted')
 })
+
+test('who signs out leaves no page behind for whoever comes after', async ({ page }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-2')
+  const pages = () =>
+    page.evaluate(
+      () =>
+        new Promise<string[]>((resolve, reject) => {
+          const opened = indexedDB.open('iron-start')
+          opened.onerror = () => reject(new Error('no database'))
+          opened.onsuccess = () => {
+            const keys = opened.result.transaction('pages').objectStore('pages').getAllKeys()
+            keys.onsuccess = () => resolve(keys.result.map(String))
+          }
+        }),
+    )
+  await expect
+    .poll(async () => (await pages()).filter((name) => /^[1-9]\d*\./.test(name)).length)
+    .toBeGreaterThan(1)
+  await page.getByRole('button', { name: /Lindqvist, starter/ }).click()
+  await page.getByRole('button', { name: 'Sign out' }).click()
+  await expect(page.getByLabel('E-mail')).toBeVisible()
+  expect((await pages()).filter((name) => /^[1-9]\d*\./.test(name))).toEqual([])
+})

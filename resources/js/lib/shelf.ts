@@ -32,6 +32,8 @@ export type Shelf = {
   placeOf(key: string): Promise<number | undefined>
   keepPage(name: string, page: unknown): Promise<void>
   page(name: string): Promise<unknown>
+  /** Pages whose name begins so. */
+  forgetPages(beginning: string): Promise<void>
 }
 
 interface Kept extends DBSchema {
@@ -80,6 +82,8 @@ export function databaseShelf(): Shelf {
     placeOf: async (key) => (await (await db()).get('arrived', key))?.at,
     keepPage: async (name, page) => void (await (await db()).put('pages', plain(page), name)),
     page: async (name) => (await db()).get('pages', name),
+    forgetPages: async (beginning) =>
+      (await db()).delete('pages', IDBKeyRange.bound(beginning, `${beginning}\uffff`)),
   }
 }
 
@@ -101,6 +105,9 @@ export function memoryShelf(): Shelf {
     placeOf: async (key) => places.get(key),
     keepPage: async (name, page) => void pages.set(name, plain(page)),
     page: async (name) => pages.get(name),
+    async forgetPages(beginning) {
+      for (const name of [...pages.keys()]) if (name.startsWith(beginning)) pages.delete(name)
+    },
   }
 }
 

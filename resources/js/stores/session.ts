@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
+import { shelf } from '@/lib/shelf'
 import { answer, api, type SessionView } from '@/api/client'
 
 /** Who is signed in, what they may do, and how they like their figures. */
@@ -27,7 +28,13 @@ export const useSession = defineStore('session', () => {
   }
 
   async function signOut() {
+    const id = person.value?.id
     await answer(api.DELETE('/api/v1/session'))
+    // The pages one saw stay for the time without signal, not for whoever comes after.
+    if (id !== undefined)
+      await shelf()
+        .forgetPages(`${id}.`)
+        .catch(() => undefined)
     await load()
   }
 

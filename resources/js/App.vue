@@ -37,7 +37,6 @@ const nextTold = computed(() => {
   if (clocks.ended.length > 0) return t('clocks.over')
   return nextEnd.value ? left(clocks.left(nextEnd.value)) : ''
 })
-const clocksTold = computed(() => `${t('clocks.title')} ${nextTold.value}`.trim())
 
 // What waits is tried again by itself: when the signal is back, when somebody signs in, and every few seconds.
 onMounted(() => void outbox.refresh().then(() => outbox.drain()))
@@ -105,8 +104,8 @@ async function leave() {
       <button type="button" class="bar find" :aria-label="t('search.title')" @click="showSearch = true">
         /
       </button>
-      <button type="button" class="bar" :aria-label="clocksTold" @click="showClocks = true">
-        <span :class="{ rest: clocks.clocks.length > 0 }">{{ t('clocks.title') }}</span>
+      <button type="button" class="bar" @click="showClocks = true">
+        <span :class="{ word: clocks.clocks.length > 0 }">{{ `${t('clocks.title')} ` }}</span>
         <b v-if="clocks.clocks.length > 0">{{ nextTold }}</b>
       </button>
       <button type="button" class="who" @click="menu = true">
@@ -275,6 +274,13 @@ nav .on {
   .top {
     gap: 12px;
     padding: 0 12px;
+  }
+  .word {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
   }
   .shelf-link,
   .find,

@@ -76,6 +76,7 @@ final class TapeReader
             $tool = json_decode($row->details, true)['instrument'] ?? [];
             $said = json_decode($row->said ?? '{}', true);
             $read = $readings[$row->at] ?? collect();
+            $input = json_decode($row->input ?? '{}', true);
             $entries[] = new TapeEntry(
                 at: $row->at,
                 kind: $row->kind,
@@ -92,8 +93,8 @@ final class TapeReader
                 because: $said['because'] ?? [],
                 next: $said['next'] ?? [],
                 basis: $said['basis'] ?? [],
-                readings: $read->map(fn (\stdClass $r): ReadingView => new ReadingView($r->path, $this->label($r->check, $r->path), (float) $r->value_read, $r->unit_read, (float) $r->value, $r->unit))->values()->all(),
-                input: (object) json_decode($row->input ?? '{}', true),
+                readings: $read->map(fn (\stdClass $r): ReadingView => new ReadingView($r->path, $this->label($r->check, $r->path, $input), (float) $r->value_read, $r->unit_read, (float) $r->value, $r->unit))->values()->all(),
+                input: (object) $input,
                 instrument: (string) ($read->first()->instrument ?? ''),
                 instrumentDue: $tool['calibration_due'] ?? '',
                 instrumentOverdue: $tool['overdue'] ?? false,
@@ -174,11 +175,17 @@ final class TapeReader
         return trim($this->speaker->format($this->phrases->common('tape', $row->kind), $words + ['days' => $days, 'owner' => 'none', 'due' => '', 'word' => '', 'caption' => '', 'why' => '', 'wire' => '', 'who' => '']), ' :');
     }
 
-    private function label(string $check, string $path): string
+    /**
+     * What a figure is of; one of a load names it.
+     *
+     * @param array<string, mixed> $input
+     */
+    private function label(string $check, string $path, array $input): string
     {
         [$label] = $this->phrases->field($check, (string) preg_replace('/\.\d+(?=\.|$)/', '', $path));
+        $load = preg_match('/^loads\.(\d+)\./', $path, $at) === 1 ? ($input['loads'][(int) $at[1]]['name'] ?? null) : null;
 
-        return $label;
+        return is_string($load) ? "$load: $label" : $label;
     }
 
     private static function photo(\stdClass $row): PhotoView

@@ -126,6 +126,21 @@ test('a sheet gets a new version, and two stand side by side', async ({ page }) 
   await expect(page.getByRole('alert')).toContainText('motors')
 })
 
+test('a starter makes a machine from the plate in front of them, and its benches are filled from the sheet', async ({
+  page,
+}) => {
+  await signIn(page)
+  await page.getByRole('button', { name: 'New machine' }).first().click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Machine', { exact: true }).fill('RTU-12')
+  await dialog.getByLabel('Sheet').selectOption('BF-150G')
+  await dialog.getByLabel('Serial').fill('BF150-30001')
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('heading', { name: /RTU-12/ })).toBeVisible()
+  await page.getByRole('tab', { name: /Circuit/ }).click()
+  await expect(page.locator('.sheet')).toContainText('MCA 33.4 A, MOCP 40 A')
+})
+
 test('a figure of the plate is typed over only with a reason', async ({ page }) => {
   await signIn(page)
   await page.locator('a.row', { hasText: 'RTU-3' }).first().click()

@@ -204,10 +204,10 @@ h1 {
   position: relative;
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: 5px;
   flex: none;
   min-height: 44px;
-  padding: 0 8px;
+  padding: 0 6px;
   border: 0;
   border-bottom: 3px solid transparent;
   background: none;

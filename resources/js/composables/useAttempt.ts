@@ -7,10 +7,9 @@ export function useAttempt() {
   const problem = ref<ProblemView | null>(null)
   const busy = ref(false)
 
-  async function attempt(what: () => Promise<unknown>): Promise<boolean> {
-    if (busy.value) return false
+  /** Fetches something: what is pressed meanwhile is not held up by it. */
+  async function fetched(what: () => Promise<unknown>): Promise<boolean> {
     problem.value = null
-    busy.value = true
     try {
       await what()
       return true
@@ -18,10 +17,19 @@ export function useAttempt() {
       problem.value =
         error instanceof Refused ? error.problem : { type: '', title: '', status: 0, detail: wordsOf(error) }
       return false
+    }
+  }
+
+  /** Does something, once: a second press while it runs is none. */
+  async function attempt(what: () => Promise<unknown>): Promise<boolean> {
+    if (busy.value) return false
+    busy.value = true
+    try {
+      return await fetched(what)
     } finally {
       busy.value = false
     }
   }
 
-  return { problem, busy, attempt }
+  return { problem, busy, attempt, fetched }
 }

@@ -9,7 +9,7 @@ import OfficeFrame from './OfficeFrame.vue'
 
 /** Who changed what in the office, newest first. */
 const { t, te } = useI18n()
-const { problem, attempt } = useAttempt()
+const { problem, attempt, fetched } = useAttempt()
 const done = ref<Schemas['ActivityView'][]>([])
 const PAGE = 100
 const more = ref(false)
@@ -21,7 +21,7 @@ async function load(before?: number) {
   done.value = [...done.value, ...page.done]
   more.value = page.done.length === PAGE
 }
-onMounted(() => attempt(() => load()))
+onMounted(() => fetched(() => load()))
 const words = (what: string) => (te(`activity.${what}`) ? t(`activity.${what}` as 'activity.role') : what)
 </script>
 

@@ -10,7 +10,7 @@ import OfficeFrame from './OfficeFrame.vue'
 
 /** The company's name, units, time zone, and the fingerprint its records are known by. */
 const { t } = useI18n()
-const { problem, busy, attempt } = useAttempt()
+const { problem, busy, attempt, fetched } = useAttempt()
 const company = ref<Schemas['CompanyView'] | null>(null)
 const checks = useChecks()
 /** Those of any type of job, each once. */
@@ -23,7 +23,7 @@ const facts = computed(() => [
 ])
 const zones = Intl.supportedValuesOf('timeZone')
 onMounted(() =>
-  attempt(async () => {
+  fetched(async () => {
     await checks.load()
     company.value = await answer(api.GET('/api/v1/company'))
   }),

@@ -10,7 +10,7 @@ import OfficeFrame from './OfficeFrame.vue'
 
 /** Who belongs to the company, what each is, who was let in how. A link is handed over by whoever made it. */
 const { t } = useI18n()
-const { problem, busy, attempt } = useAttempt()
+const { problem, busy, attempt, fetched } = useAttempt()
 const ROLES = ['helper', 'starter', 'lead', 'office'] as const
 const view = ref<Schemas['PeopleView'] | null>(null)
 const fresh = ref({ name: '', email: '', role: 'starter' })
@@ -19,7 +19,7 @@ const whose = ref('')
 const mailed = ref(false)
 
 const load = async () => (view.value = await answer(api.GET('/api/v1/people')))
-onMounted(() => attempt(load))
+onMounted(() => fetched(load))
 const change = (path: string, body: Record<string, unknown> = {}) =>
   attempt(async () => (view.value = await post<Schemas['PeopleView']>(path, body)))
 

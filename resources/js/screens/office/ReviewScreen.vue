@@ -9,9 +9,9 @@ import OfficeFrame from './OfficeFrame.vue'
 
 /** What starters have signed and no lead has yet, the longest first. */
 const { t } = useI18n()
-const { problem, attempt } = useAttempt()
+const { problem, fetched } = useAttempt()
 const waiting = ref<Schemas['ReviewView'][] | null>(null)
-onMounted(() => attempt(async () => (waiting.value = (await answer(api.GET('/api/v1/review'))).waiting)))
+onMounted(() => fetched(async () => (waiting.value = (await answer(api.GET('/api/v1/review'))).waiting)))
 </script>
 
 <template>

@@ -16,7 +16,7 @@ import SiteForm from './SiteForm.vue'
 const props = defineProps<{ id: number }>()
 const { t } = useI18n()
 const session = useSession()
-const { problem, busy, attempt } = useAttempt()
+const { problem, busy, attempt, fetched } = useAttempt()
 const site = ref<Schemas['SiteView'] | null>(null)
 const people = ref<{ id: number; name: string }[]>([])
 const sheets = ref<Schemas['SheetRowView'][]>([])
@@ -36,7 +36,7 @@ async function load() {
   sheets.value = shelf.sheets
   if (one.jobs.length === 0) open.value = 'job'
 }
-onMounted(() => attempt(load))
+onMounted(() => fetched(load))
 
 async function keepSite(given: Record<string, unknown>) {
   await attempt(async () => {

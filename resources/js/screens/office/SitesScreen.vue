@@ -14,7 +14,7 @@ import SiteForm from './SiteForm.vue'
 /** All sites, a page at a time, and another one. */
 const { t } = useI18n()
 const router = useRouter()
-const { problem, busy, attempt } = useAttempt()
+const { problem, busy, attempt, fetched } = useAttempt()
 const rows = ref<Schemas['SiteRowView'][]>([])
 const next = ref('')
 const query = ref('')
@@ -30,8 +30,8 @@ async function load(more: boolean) {
   rows.value = more ? [...rows.value, ...page.sites] : page.sites
   next.value = page.next
 }
-onMounted(() => attempt(() => load(false)))
-const soon = useDebounceFn(() => attempt(() => load(false)), PAUSE_MS)
+onMounted(() => fetched(() => load(false)))
+const soon = useDebounceFn(() => fetched(() => load(false)), PAUSE_MS)
 watch(query, () => void soon())
 
 async function make(site: Record<string, unknown>) {

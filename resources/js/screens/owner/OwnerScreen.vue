@@ -7,10 +7,10 @@ import RecordSheet from '@/screens/record/RecordSheet.vue'
 
 /** What an owner reads through their link: the one record, and nothing else. */
 const props = defineProps<{ token: string }>()
-const { problem, attempt } = useAttempt()
+const { problem, fetched } = useAttempt()
 const record = ref<RecordView | null>(null)
 onMounted(() =>
-  attempt(async () => {
+  fetched(async () => {
     record.value = await answer(
       api.GET('/api/v1/owner/{token}', { params: { path: { token: props.token } } }),
     )

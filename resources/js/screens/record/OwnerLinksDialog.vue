@@ -13,7 +13,7 @@ const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ machine: number }>()
 const { t } = useI18n()
 const session = useSession()
-const { problem, busy, attempt } = useAttempt()
+const { problem, busy, attempt, fetched } = useAttempt()
 const links = ref<Schemas['OwnerLinkView'][]>([])
 const told = ref('')
 const forWhom = ref('')
@@ -25,7 +25,7 @@ async function load() {
 }
 watch(open, (on) => {
   told.value = ''
-  if (on) void attempt(load)
+  if (on) void fetched(load)
 })
 const make = () =>
   attempt(async () => {

@@ -16,7 +16,7 @@ const props = defineProps<{ id: number | null }>()
 const { t } = useI18n()
 const router = useRouter()
 const session = useSession()
-const { problem, busy, attempt } = useAttempt()
+const { problem, busy, attempt, fetched } = useAttempt()
 const sheet = ref<Schemas['SheetView'] | null>(null)
 const editing = ref(props.id === null)
 const root = ref<HTMLElement | null>(null)
@@ -43,7 +43,7 @@ function show(view: Schemas['SheetView']) {
 async function load() {
   const id = props.id
   if (id !== null)
-    await attempt(async () =>
+    await fetched(async () =>
       show(await answer(api.GET('/api/v1/sheets/{sheet}', { params: { path: { sheet: id } } }))),
     )
 }

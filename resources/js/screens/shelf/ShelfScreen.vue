@@ -13,9 +13,9 @@ import { useSession } from '@/stores/session'
 const { t } = useI18n()
 const router = useRouter()
 const session = useSession()
-const { problem, attempt } = useAttempt()
+const { problem, attempt, fetched } = useAttempt()
 const rows = ref<Schemas['SheetRowView'][] | null>(null)
-onMounted(() => attempt(async () => (rows.value = (await answer(api.GET('/api/v1/sheets'))).sheets)))
+onMounted(() => fetched(async () => (rows.value = (await answer(api.GET('/api/v1/sheets'))).sheets)))
 
 async function bring(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]

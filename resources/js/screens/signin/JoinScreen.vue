@@ -12,12 +12,12 @@ const props = defineProps<{ token: string }>()
 const { t } = useI18n()
 const router = useRouter()
 const session = useSession()
-const { problem, busy, attempt } = useAttempt()
+const { problem, busy, attempt, fetched } = useAttempt()
 const link = ref<Schemas['InvitationView'] | null>(null)
 const password = ref('')
 const SHORTEST = 10
 onMounted(() =>
-  attempt(async () => {
+  fetched(async () => {
     await session.load()
     link.value = await answer(api.POST('/api/v1/session/link', { body: { token: props.token } }))
   }),

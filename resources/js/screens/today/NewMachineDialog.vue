@@ -13,11 +13,11 @@ const job = defineModel<number | null>({ required: true })
 const emit = defineEmits<{ made: [] }>()
 const { t } = useI18n()
 const router = useRouter()
-const { problem, busy, attempt } = useAttempt()
+const { problem, busy, attempt, fetched } = useAttempt()
 const sheets = ref<Schemas['SheetRowView'][]>([])
 const open = computed({ get: () => job.value !== null, set: (on) => (job.value = on ? job.value : null) })
 watch(open, (on) => {
-  if (on) void attempt(async () => (sheets.value = (await answer(api.GET('/api/v1/sheets'))).sheets))
+  if (on) void fetched(async () => (sheets.value = (await answer(api.GET('/api/v1/sheets'))).sheets))
 })
 const make = (given: Record<string, unknown>) =>
   attempt(async () => {

@@ -46,7 +46,7 @@ final class ClosePutBack
 
         return $this->tape->holding($machine, function (Machine $locked) use ($putBack, $stamp, $word): Entry {
             if (! PutBack::out($locked->id)->whereKey($putBack->id)->exists()) {
-                throw Problem::already('This entry was closed already.', $this->theirs->last($locked->id, 'put_back_closed', fn ($q) => $q->whereIn('id', fn ($own) => $own->from('put_back_closings')->where('put_back_id', $putBack->id)->select('entry_id'))) + ['yours' => ['words' => $word]]);
+                throw Problem::already('This entry was closed already.', $this->theirs->closing($locked->id, $putBack->id) + ['yours' => ['words' => $word]]);
             }
 
             return $this->append($locked, $putBack->id, $stamp, $word);

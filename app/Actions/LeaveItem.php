@@ -9,6 +9,7 @@ use App\Models\Entry;
 use App\Models\Machine;
 use App\Queries\Standings;
 use App\Queries\Theirs;
+use App\Support\Moment;
 use App\Support\Stamp;
 use IronStart\Core\Gate\Belonging;
 
@@ -66,8 +67,7 @@ final class LeaveItem
 
     private static function date(string $due, bool $mayMiss): void
     {
-        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $due);
-        if (! ($mayMiss && $due === '') && ($date === false || $date->format('Y-m-d') !== $due)) {
+        if (! ($mayMiss && $due === '') && ! Moment::isDay($due)) {
             throw Problem::field('due', $due, 'a date, as YYYY-MM-DD');
         }
     }

@@ -11,6 +11,7 @@ use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\PutBackLeft;
 use App\Queries\Theirs;
+use App\Support\Moment;
 use App\Support\Stamp;
 use Carbon\CarbonImmutable;
 
@@ -32,14 +33,13 @@ final class LeavePutBack
         }
         $zone = Company::query()->whereKey($machine->company_id)->value('time_zone');
         $today = CarbonImmutable::now(is_string($zone) ? $zone : 'UTC')->format('Y-m-d');
-        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $due);
-        if ($date === false || $date->format('Y-m-d') !== $due || $due < $today) {
+        if (! Moment::isDay($due) || $due < $today) {
             throw Problem::field('due', $due, "a date from $today on, as YYYY-MM-DD");
         }
 
         return $this->tape->holding($machine, function (Machine $locked) use ($putBack, $stamp, $reason, $owner, $due): Entry {
             if (! PutBack::out($locked->id)->whereKey($putBack->id)->exists()) {
-                throw Problem::already('This entry was closed already.', $this->theirs->last($locked->id, 'put_back_closed', fn ($q) => $q->whereIn('id', fn ($own) => $own->from('put_back_closings')->where('put_back_id', $putBack->id)->select('entry_id'))) + ['yours' => ['words' => $reason]]);
+                throw Problem::already('This entry was closed already.', $this->theirs->closing($locked->id, $putBack->id) + ['yours' => ['words' => $reason]]);
             }
             $entry = $this->tape->append($locked, 'put_back_left', $stamp);
             PutBackLeft::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'put_back_id' => $putBack->id, 'reason' => $reason, 'owner' => $owner, 'due' => $due]);

@@ -12,6 +12,7 @@ use App\Models\SheetVersion;
 use App\Models\Site;
 use App\Models\SiteJob;
 use App\Models\User;
+use App\Support\Moment;
 use App\Support\OfficeLog;
 use Illuminate\Database\ConnectionInterface;
 
@@ -118,7 +119,7 @@ final class Office
             if ($locked->version !== $version) {
                 $theirs = array_intersect_key($locked->getAttributes(), $given);
                 throw Problem::already('Somebody changed this meanwhile. Look at it first.', [
-                    'theirs' => ['at' => $locked->version, 'who' => $this->lastToChange($what, $name($locked)), 'when' => $locked->updated_at?->utc()->format('Y-m-d\TH:i:s\Z') ?? '', 'words' => implode(', ', array_filter($theirs, fn (mixed $v): bool => is_string($v) && $v !== ''))],
+                    'theirs' => ['at' => $locked->version, 'who' => $this->lastToChange($what, $name($locked)), 'when' => $locked->updated_at === null ? '' : Moment::iso($locked->updated_at), 'words' => implode(', ', array_filter($theirs, fn (mixed $v): bool => is_string($v) && $v !== ''))],
                     'yours' => ['words' => implode(', ', array_filter($given, fn (mixed $v): bool => is_string($v) && $v !== ''))],
                 ]);
             }

@@ -44,9 +44,8 @@ final class RunClock
         if ($kind === null) {
             return;
         }
-        $running = Entry::query()->where('machine_id', $locked->id)->where('kind', 'clock_started')->where('details->kind', $kind->value)
-            ->whereNotExists(fn ($stop) => $stop->from('entries as stops')->whereColumn('stops.company_id', 'entries.company_id')->whereColumn('stops.machine_id', 'entries.machine_id')->where('stops.kind', 'clock_stopped')->whereColumn('stops.about', 'entries.at'))
-            ->orderBy('at')->get();
+        $running = Entry::runningClocks()->where('entries.machine_id', $locked->id)->where('entries.details->kind', $kind->value)
+            ->orderBy('entries.at')->get();
         foreach ($running as $clock) {
             $this->tape->append($locked, 'clock_stopped', $stamp, ['about' => $clock->at, 'details' => ['name' => $clock->details['name'] ?? '', 'word' => $this->phrases->common('clock_read', 'word')]]);
         }

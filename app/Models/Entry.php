@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\JoinClause;
+
 /**
  * One line of a machine's tape, in the machine's own count.
  *
@@ -36,4 +39,19 @@ final class Entry extends OfCompany
     protected $dateFormat = self::MOMENT;
 
     protected $casts = ['device_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime', 'placed_at' => 'immutable_datetime', 'out_of_order' => 'array', 'details' => 'array'];
+
+    /** Joins what an entry wrote beside it, by the keys that begin with the company. */
+    public static function beside(string $table): \Closure
+    {
+        return fn (JoinClause $join) => $join->on("$table.company_id", '=', 'entries.company_id')->on("$table.machine_id", '=', 'entries.machine_id')->on("$table.at", '=', 'entries.at');
+    }
+
+    /** @return Builder<self> the clocks nobody has stopped */
+    public static function runningClocks(): Builder
+    {
+        $query = self::query()->where('entries.kind', 'clock_started');
+        $query->whereNotExists(fn ($stop) => $stop->from('entries as stops')->whereColumn('stops.company_id', 'entries.company_id')->whereColumn('stops.machine_id', 'entries.machine_id')->where('stops.kind', 'clock_stopped')->whereColumn('stops.about', 'entries.at'));
+
+        return $query;
+    }
 }

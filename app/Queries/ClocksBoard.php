@@ -9,6 +9,7 @@ use App\Http\Schema\ClockView;
 use App\Models\Entry;
 use App\Models\PutBack;
 use App\Models\User;
+use App\Support\Moment;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use IronStart\Core\Wording\Phrases;
@@ -16,8 +17,6 @@ use IronStart\Core\Wording\Phrases;
 /** Every clock that runs, or has ended and waits to be seen to, on the machines a person sees. */
 final class ClocksBoard
 {
-    private const ISO = 'Y-m-d\TH:i:s\Z';
-
     public function __construct(private readonly Phrases $phrases)
     {
     }
@@ -27,14 +26,13 @@ final class ClocksBoard
         $clocks = [...$this->started($person), ...$this->putBack($person)];
         usort($clocks, fn (ClockView $a, ClockView $b): int => [$a->endsAt, $a->id] <=> [$b->endsAt, $b->id]);
 
-        return new ClocksView(CarbonImmutable::now()->utc()->format('Y-m-d\TH:i:s.v\Z'), $clocks);
+        return new ClocksView(Moment::exact(CarbonImmutable::now()), $clocks);
     }
 
     /** @return list<ClockView> */
     private function started(User $person): array
     {
-        $query = Entry::query()->where('entries.kind', 'clock_started')->toBase()
-            ->whereNotExists(fn (Builder $stop) => $stop->from('entries as stops')->whereColumn('stops.company_id', 'entries.company_id')->whereColumn('stops.machine_id', 'entries.machine_id')->where('stops.kind', 'clock_stopped')->whereColumn('stops.about', 'entries.at'));
+        $query = Entry::runningClocks()->toBase();
         $rows = self::seenBy($query, 'entries', 'entries.user_id', $person)->get(['entries.machine_id', 'machines.name', 'entries.at', 'entries.placed_at', 'entries.details', 'users.name as who']);
 
         return array_values($rows->map(function (\stdClass $row): ClockView {
@@ -67,6 +65,6 @@ final class ClocksBoard
 
     private function clock(string $id, \stdClass $row, ?int $at, ?int $putBack, string $kind, string $name, CarbonImmutable $start, int $minutes, string $next): ClockView
     {
-        return new ClockView($id, $row->machine_id, $row->name, $at, $putBack, $kind, $name, $row->who, $start->utc()->format(self::ISO), $start->addMinutes($minutes)->utc()->format(self::ISO), $next);
+        return new ClockView($id, $row->machine_id, $row->name, $at, $putBack, $kind, $name, $row->who, Moment::iso($start), Moment::iso($start->addMinutes($minutes)), $next);
     }
 }

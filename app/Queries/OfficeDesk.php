@@ -17,7 +17,7 @@ use App\Models\Site;
 use App\Models\SiteJob;
 use App\Models\User;
 use App\Support\CurrentCompany;
-use Carbon\CarbonImmutable;
+use App\Support\Moment;
 use Illuminate\Database\ConnectionInterface;
 use Illuminate\Database\Query\Builder;
 
@@ -100,7 +100,7 @@ final class OfficeDesk
             $machine = $machines[$id] ?? null;
             if ($machine !== null) {
                 $line = $standings[$machine->id]->line(12);
-                $waiting[] = new ReviewView($machine->id, $machine->name, $machine->job->site->name, (string) json_decode($row->details, true)['name'], self::iso($row->placed_at), $standings[$machine->id]->tape->isReviewed(), $line->sentence, $line->notes);
+                $waiting[] = new ReviewView($machine->id, $machine->name, $machine->job->site->name, (string) json_decode($row->details, true)['name'], Moment::iso($row->placed_at), $standings[$machine->id]->tape->isReviewed(), $line->sentence, $line->notes);
             }
         }
 
@@ -117,7 +117,7 @@ final class OfficeDesk
             ->when($before !== null, fn (Builder $q) => $q->where('office_log.id', '<', $before))
             ->leftJoin('users', 'users.id', '=', 'office_log.user_id')->orderByDesc('office_log.id')->limit(self::LOG)->get(['office_log.id', 'office_log.at', 'what', 'about', 'users.name']);
 
-        return array_values($rows->map(fn (\stdClass $row): ActivityView => new ActivityView($row->id, self::iso($row->at), (string) $row->name, $row->what, $row->about))->all());
+        return array_values($rows->map(fn (\stdClass $row): ActivityView => new ActivityView($row->id, Moment::iso($row->at), (string) $row->name, $row->what, $row->about))->all());
     }
 
     /** @return list<FoundView> machines, sites, jobs and sheets whose words begin so; of machines those the person sees */
@@ -148,10 +148,5 @@ final class OfficeDesk
         preg_match_all('/[\p{L}\p{N}]+/u', $query, $words);
 
         return implode(' & ', array_map(fn (string $word): string => mb_strtolower("{$this->company->id()}x$word:*"), array_slice($words[0], 0, 6)));
-    }
-
-    private static function iso(string $time): string
-    {
-        return CarbonImmutable::parse($time)->utc()->format('Y-m-d\TH:i:s\Z');
     }
 }

@@ -10,6 +10,7 @@ use App\Http\Schema\PeopleView;
 use App\Http\Schema\SignInView;
 use App\Models\Invitation;
 use App\Models\User;
+use App\Support\Moment;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\ConnectionInterface;
 
@@ -24,15 +25,14 @@ final class PeopleList
 
     public function for(User $reader): PeopleView
     {
-        $iso = fn (string $time): string => CarbonImmutable::parse($time)->utc()->format('Y-m-d\TH:i:s\Z');
         $invited = Invitation::query()->where('kind', 'invite')->whereNull('used_at')->where('expires_at', '>', CarbonImmutable::now())->orderBy('name')->get();
         $signIns = $this->db->table('sign_ins')->where('sign_ins.company_id', $reader->company_id)->join('users', 'users.id', '=', 'sign_ins.user_id')
             ->orderByDesc('sign_ins.at')->limit(self::SIGN_INS)->get(['users.name', 'sign_ins.at', 'how', 'ok', 'address', 'agent']);
 
         return new PeopleView(
             array_values(User::query()->where('company_id', $reader->company_id)->orderBy('name')->get()->map(fn (User $u): MemberView => new MemberView($u->id, $u->name, $u->email, $u->role->value, $u->is_active))->all()),
-            array_values($invited->map(fn (Invitation $i): InvitedView => new InvitedView($i->name, $i->email, $i->role->value, $i->expires_at->utc()->format('Y-m-d\TH:i:s\Z')))->all()),
-            array_values($signIns->map(fn (\stdClass $s): SignInView => new SignInView($s->name, $iso($s->at), $s->how, $s->ok, $s->address, $s->agent))->all()),
+            array_values($invited->map(fn (Invitation $i): InvitedView => new InvitedView($i->name, $i->email, $i->role->value, Moment::iso($i->expires_at)))->all()),
+            array_values($signIns->map(fn (\stdClass $s): SignInView => new SignInView($s->name, Moment::iso($s->at), $s->how, $s->ok, $s->address, $s->agent))->all()),
         );
     }
 }

@@ -11,6 +11,7 @@ use App\Http\Schema\TapeEntry;
 use App\Models\Company;
 use App\Models\Machine;
 use App\Records\CompanyKeys;
+use App\Support\Moment;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use IronStart\Core\Chain\Seal;
@@ -41,14 +42,14 @@ final class RecordSheet
             serial: $machine->serial,
             model: (string) ($machine->sheet->body['model'] ?? ''),
             history: $machine->history,
-            madeAt: CarbonImmutable::now()->utc()->format('Y-m-d\TH:i:s\Z'),
+            madeAt: Moment::iso(CarbonImmutable::now()),
             status: $standing->gates->judgement->status->value,
             answers: MachineScreen::gates($standing->lines),
             overrides: array_values($rows->where('kind', 'override')->map(fn (\stdClass $row): OverrideView => new OverrideView(
                 (int) $row->gate,
                 $standing->line((int) $row->gate)->name,
                 $row->who,
-                CarbonImmutable::parse($row->device_at)->utc()->format('Y-m-d\TH:i:s\Z'),
+                Moment::iso($row->device_at),
                 $row->reason,
             ))->all()),
             putBack: $putBack,

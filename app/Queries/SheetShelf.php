@@ -12,7 +12,7 @@ use App\Models\Sheet;
 use App\Models\SheetVersion;
 use App\Models\User;
 use App\Support\CurrentCompany;
-use Carbon\CarbonImmutable;
+use App\Support\Moment;
 use Illuminate\Database\ConnectionInterface;
 
 /** The shelf of equipment sheets, with all versions of each. */
@@ -32,7 +32,7 @@ final class SheetShelf
             ->groupBy('sheets.id', 'model', 'maker', 'kind')->orderBy('model')->limit(self::MOST)
             ->get(['sheets.id', 'model', 'maker', 'kind', $this->db->raw('max(v.version) AS version'), $this->db->raw('max(v.id) AS last'), $this->db->raw('max(v.created_at) AS at')]);
 
-        return array_values($rows->map(fn (\stdClass $r): SheetRowView => new SheetRowView($r->id, $r->model, $r->maker, $r->kind, $r->version, $r->last, self::iso($r->at)))->all());
+        return array_values($rows->map(fn (\stdClass $r): SheetRowView => new SheetRowView($r->id, $r->model, $r->maker, $r->kind, $r->version, $r->last, Moment::iso($r->at)))->all());
     }
 
     public function one(Sheet $sheet): SheetView
@@ -41,11 +41,6 @@ final class SheetShelf
         $machines = Machine::query()->whereIn('sheet_version_id', $versions->pluck('id')->all())->toBase()->selectRaw('sheet_version_id, count(*) AS n')->groupBy('sheet_version_id')->pluck('n', 'sheet_version_id');
         $people = User::query()->where('company_id', $this->company->id())->whereIn('id', $versions->pluck('user_id')->filter()->all())->pluck('name', 'id');
 
-        return new SheetView($sheet->id, $sheet->model, $sheet->maker, $sheet->kind, array_values($versions->map(fn (SheetVersion $v): SheetVersionView => new SheetVersionView($v->id, $v->version, self::iso((string) $v->getRawOriginal('created_at')), (string) ($people[$v->user_id] ?? ''), (int) ($machines[$v->id] ?? 0), (object) $v->body))->all()));
-    }
-
-    private static function iso(string $time): string
-    {
-        return CarbonImmutable::parse($time)->utc()->format('Y-m-d\TH:i:s\Z');
+        return new SheetView($sheet->id, $sheet->model, $sheet->maker, $sheet->kind, array_values($versions->map(fn (SheetVersion $v): SheetVersionView => new SheetVersionView($v->id, $v->version, Moment::iso((string) $v->getRawOriginal('created_at')), (string) ($people[$v->user_id] ?? ''), (int) ($machines[$v->id] ?? 0), (object) $v->body))->all()));
     }
 }

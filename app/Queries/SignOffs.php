@@ -6,7 +6,7 @@ namespace App\Queries;
 
 use App\Http\Schema\SignatureView;
 use App\Http\Schema\SignOffView;
-use Carbon\CarbonImmutable;
+use App\Support\Moment;
 use Illuminate\Support\Collection;
 
 /** Who has reviewed and signed a tape, and what was written since. */
@@ -27,18 +27,13 @@ final class SignOffs
             array_values($signed->map(function (\stdClass $row): SignatureView {
                 $details = json_decode($row->details, true);
 
-                return new SignatureView($row->at, $details['role'], $details['name'], self::iso($row->placed_at), $details['strokes']);
+                return new SignatureView($row->at, $details['role'], $details['name'], Moment::iso($row->placed_at), $details['strokes']);
             })->all()),
             $review?->who,
-            $review === null ? null : self::iso($review->placed_at),
+            $review === null ? null : Moment::iso($review->placed_at),
             $state->isReviewed(),
             $both,
             $both === 0 ? 0 : $rows->where('at', '>', $both)->whereNotIn('kind', self::SIGNING)->count(),
         );
-    }
-
-    private static function iso(string $time): string
-    {
-        return CarbonImmutable::parse($time)->utc()->format('Y-m-d\TH:i:s\Z');
     }
 }

@@ -10,7 +10,6 @@ use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\SheetVersion;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use IronStart\Core\Check\Bench;
 use IronStart\Core\Wording\GateSpeaker;
@@ -109,14 +108,11 @@ final class Standings
      */
     private function rows(array $machines, ?int $until): Collection
     {
-        // By the keys that begin with the company, as everywhere.
-        $same = fn (string $table): \Closure => fn (JoinClause $join) => $join->on("$table.company_id", '=', 'entries.company_id')->on("$table.machine_id", '=', 'entries.machine_id')->on("$table.at", '=', 'entries.at');
-
         return Entry::query()->whereIn('entries.machine_id', $machines)->whereIn('entries.kind', TapeState::KINDS)
             ->when($until !== null, fn ($query) => $query->where('placed_at', '<=', self::moment((int) $until)))
-            ->leftJoin('verdicts', $same('verdicts'))
-            ->leftJoin('suspect_marks', $same('suspect_marks'))
-            ->leftJoin('overrides', $same('overrides'))
+            ->leftJoin('verdicts', Entry::beside('verdicts'))
+            ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
+            ->leftJoin('overrides', Entry::beside('overrides'))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
             ->select(['entries.machine_id', 'entries.at', 'entries.kind', 'entries.user_id', 'entries.about', 'entries.details', 'entries.reason', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'suspect_marks.target_at', 'overrides.gate', 'overrides.role'])
             ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\' AS next')

@@ -12,7 +12,7 @@ use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\SuspectMark;
-use Carbon\CarbonImmutable;
+use App\Support\Moment;
 use Illuminate\Database\ConnectionInterface;
 use Illuminate\Support\Collection;
 use IronStart\Core\Wording\Phrases;
@@ -30,19 +30,17 @@ final class TapeReader
     /** @return Collection<int, \stdClass> entries with all they say, in the order of their places in time */
     public function rows(int $machineId, ?int $only = null): Collection
     {
-        $same = fn (string $table) => fn ($join) => $join->on("$table.company_id", '=', 'entries.company_id')->on("$table.machine_id", '=', 'entries.machine_id')->on("$table.at", '=', 'entries.at');
-
         return Entry::query()->where('entries.machine_id', $machineId)
             ->when($only !== null, fn ($query) => $query->where('entries.at', $only))
             ->join('users', 'users.id', '=', 'entries.user_id')
-            ->leftJoin('verdicts', $same('verdicts'))
-            ->leftJoin('notes', $same('notes'))
-            ->leftJoin('put_back_closings', $same('put_back_closings'))
+            ->leftJoin('verdicts', Entry::beside('verdicts'))
+            ->leftJoin('notes', Entry::beside('notes'))
+            ->leftJoin('put_back_closings', Entry::beside('put_back_closings'))
             ->leftJoin('put_backs', fn ($join) => $join->on('put_backs.company_id', '=', 'put_back_closings.company_id')->on('put_backs.id', '=', 'put_back_closings.put_back_id'))
-            ->leftJoin('put_backs_left', $same('put_backs_left'))
+            ->leftJoin('put_backs_left', Entry::beside('put_backs_left'))
             ->leftJoin('put_backs as kept', fn ($join) => $join->on('kept.company_id', '=', 'put_backs_left.company_id')->on('kept.id', '=', 'put_backs_left.put_back_id'))
-            ->leftJoin('overrides', $same('overrides'))
-            ->leftJoin('suspect_marks', $same('suspect_marks'))
+            ->leftJoin('overrides', Entry::beside('overrides'))
+            ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
             ->leftJoin('put_backs as opened', fn ($join) => $join->on('opened.company_id', '=', 'entries.company_id')->on('opened.machine_id', '=', 'entries.machine_id')->on('opened.entry_id', '=', 'entries.id'))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
             ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\' AS next')
@@ -82,8 +80,8 @@ final class TapeReader
                 kind: $row->kind,
                 who: $row->who,
                 whoId: $row->user_id,
-                deviceAt: self::iso($row->device_at),
-                recordedAt: self::iso($row->recorded_at),
+                deviceAt: Moment::exact($row->device_at),
+                recordedAt: Moment::exact($row->recorded_at),
                 title: $row->check === null ? '' : $this->phrases->short($row->check),
                 headline: $this->headline($row),
                 check: $row->check ?? '',
@@ -102,7 +100,7 @@ final class TapeReader
                 supersededBy: $superseded[$row->at] ?? null,
                 outOfOrder: json_decode($row->out_of_order, true),
                 reason: $row->reason,
-                placedAt: self::iso($row->placed_at),
+                placedAt: Moment::exact($row->placed_at),
                 correctionMs: $row->correction_ms,
                 about: $row->about,
                 photos: array_values(($photos[$row->at] ?? collect())->map(self::photo(...))->all()),
@@ -138,7 +136,7 @@ final class TapeReader
             $row->what,
             $row->who,
             $row->holder_id,
-            self::iso($row->device_at),
+            Moment::exact($row->device_at),
             $row->limit_minutes,
             json_decode($row->shuts, true),
             $row->closing !== null,
@@ -193,15 +191,5 @@ final class TapeReader
         $details = json_decode($row->details, true);
 
         return new PhotoView($row->at, $details['caption'] ?? '', $details['item'] ?? '', $details['width'], $details['height']);
-    }
-
-    private static function iso(string $time): string
-    {
-        // As PostgreSQL writes it in UTC; anything else the long way.
-        if (preg_match('/^(\d{4}-\d\d-\d\d) (\d\d:\d\d:\d\d)(?:\.(\d{1,3}))?\+00$/', $time, $at) === 1) {
-            return "$at[1]T$at[2]." . str_pad($at[3] ?? '', 3, '0') . 'Z';
-        }
-
-        return CarbonImmutable::parse($time)->utc()->format('Y-m-d\TH:i:s.v\Z');
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Entry;
-use Carbon\CarbonImmutable;
+use App\Support\Moment;
 use Illuminate\Database\Query\Builder;
 
 /** What somebody else wrote first: who, when and with which words, for those who come second. */
@@ -32,6 +32,16 @@ final class Theirs
         return is_int($at) ? $this->entry($machineId, $at) : [];
     }
 
+    /**
+     * The word an entry of the put-back list was closed with.
+     *
+     * @return array{theirs: array{at: int, who: string, when: string, words: string}}|array{}
+     */
+    public function closing(int $machineId, int $putBackId): array
+    {
+        return $this->last($machineId, 'put_back_closed', fn (Builder $q) => $q->whereIn('id', fn (Builder $own) => $own->from('put_back_closings')->where('put_back_id', $putBackId)->select('entry_id')));
+    }
+
     /** @return array{theirs: array{at: int, who: string, when: string, words: string}}|array{} */
     public function entry(int $machineId, int $at): array
     {
@@ -40,7 +50,7 @@ final class Theirs
         return $row === null ? [] : ['theirs' => [
             'at' => $row->at,
             'who' => $row->who,
-            'when' => CarbonImmutable::parse($row->placed_at)->utc()->format('Y-m-d\TH:i:s\Z'),
+            'when' => Moment::iso($row->placed_at),
             'words' => $this->tape->headline($row),
         ]];
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Records;
 
-use Carbon\CarbonImmutable;
+use App\Models\Entry;
+use App\Support\Moment;
 use Illuminate\Database\ConnectionInterface;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Database\Query\JoinClause;
 
 /** Writes out what an entry of a tape says, all of it, as the document that is chained and exported. */
 final class EntryDocuments
@@ -38,17 +38,15 @@ final class EntryDocuments
 
     private function rows(int $companyId, int $machineId): Builder
     {
-        $same = fn (string $table): \Closure => fn (JoinClause $join) => $join->on("$table.company_id", '=', 'entries.company_id')->on("$table.machine_id", '=', 'entries.machine_id')->on("$table.at", '=', 'entries.at');
-
         return $this->db->table('entries')->where('entries.company_id', $companyId)->where('entries.machine_id', $machineId)
             ->join('users', 'users.id', '=', 'entries.user_id')
-            ->leftJoin('verdicts', $same('verdicts'))
-            ->leftJoin('notes', $same('notes'))
-            ->leftJoin('overrides', $same('overrides'))
-            ->leftJoin('suspect_marks', $same('suspect_marks'))
-            ->leftJoin('put_backs', $same('put_backs'))
-            ->leftJoin('put_back_closings as closings', $same('closings'))
-            ->leftJoin('put_backs_left as lefts', $same('lefts'))
+            ->leftJoin('verdicts', Entry::beside('verdicts'))
+            ->leftJoin('notes', Entry::beside('notes'))
+            ->leftJoin('overrides', Entry::beside('overrides'))
+            ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
+            ->leftJoin('put_backs', Entry::beside('put_backs'))
+            ->leftJoin('put_back_closings as closings', Entry::beside('closings'))
+            ->leftJoin('put_backs_left as lefts', Entry::beside('lefts'))
             ->select([
                 'entries.id', 'entries.at', 'entries.kind', 'users.name as who', 'users.role as who_is', 'entries.device_id', 'entries.device_at', 'entries.recorded_at', 'entries.placed_at', 'entries.correction_ms',
                 'entries.supersedes', 'entries.out_of_order', 'entries.reason', 'entries.about', 'entries.details',
@@ -67,9 +65,9 @@ final class EntryDocuments
             'kind' => $row->kind,
             'who' => ['name' => $row->who, 'role' => $row->who_is],
             'device' => $row->device_id,
-            'device_at' => self::moment($row->device_at),
-            'recorded_at' => self::moment($row->recorded_at),
-            'placed_at' => self::moment($row->placed_at),
+            'device_at' => Moment::exact($row->device_at),
+            'recorded_at' => Moment::exact($row->recorded_at),
+            'placed_at' => Moment::exact($row->placed_at),
             'correction_ms' => $row->correction_ms,
         ];
         $document += array_filter(['supersedes' => $row->supersedes, 'about' => $row->about, 'reason' => $row->reason], fn (mixed $v): bool => $v !== null && $v !== '');
@@ -115,10 +113,5 @@ final class EntryDocuments
             $value instanceof \stdClass => (object) array_map(self::exact(...), (array) $value),
             default => $value,
         };
-    }
-
-    private static function moment(string $time): string
-    {
-        return CarbonImmutable::parse($time)->utc()->format('Y-m-d\TH:i:s.v\Z');
     }
 }

@@ -10,6 +10,7 @@ use App\Http\Schema\ProblemView;
 use App\Models\Company;
 use App\Models\User;
 use App\Records\CompanyKeys;
+use App\Support\Moment;
 use App\Support\OfficeLog;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -37,7 +38,7 @@ final class CompanyController
         $company = Company::query()->lockForUpdate()->findOrFail($person->company_id);
         $body = Body::object($request);
         if (Body::whole($body, 'version', 1, PHP_INT_MAX) !== $company->version) {
-            throw Problem::already('Somebody changed the company meanwhile.', ['theirs' => ['who' => '', 'when' => $company->updated_at?->utc()->format('Y-m-d\TH:i:s\Z') ?? '', 'at' => $company->version, 'words' => "$company->name, $company->units, $company->time_zone"]]);
+            throw Problem::already('Somebody changed the company meanwhile.', ['theirs' => ['who' => '', 'when' => $company->updated_at === null ? '' : Moment::iso($company->updated_at), 'at' => $company->version, 'words' => "$company->name, $company->units, $company->time_zone"]]);
         }
         $zone = Body::text($request, 'timeZone', 40);
         if (! in_array($zone, \DateTimeZone::listIdentifiers(), true)) {

@@ -8,7 +8,7 @@ use App\Http\Problems\Problem;
 use App\Http\Schema\InstrumentsView;
 use App\Models\Instrument;
 use App\Queries\InstrumentShelf;
-use Carbon\CarbonImmutable;
+use App\Support\Moment;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -50,7 +50,7 @@ final class InstrumentController
         $body = Body::object($request);
         $name = trim(Body::text($request, 'name', 60));
         $due = Body::optionalText($body, 'due', 10);
-        if ($due !== '' && (! CarbonImmutable::canBeCreatedFromFormat($due, 'Y-m-d') || CarbonImmutable::parse($due)->toDateString() !== $due)) {
+        if ($due !== '' && ! Moment::isDay($due)) {
             throw Problem::field('due', $due, 'a date, as YYYY-MM-DD');
         }
         if (Instrument::query()->where('name', $name)->whereKeyNot($own ?? 0)->exists()) {

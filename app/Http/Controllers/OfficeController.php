@@ -18,6 +18,7 @@ use App\Models\Site;
 use App\Models\SiteJob;
 use App\Models\User;
 use App\Queries\OfficeDesk;
+use App\Support\Moment;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -145,9 +146,8 @@ final class OfficeController
     {
         $day = function (string $name) use ($request): string {
             $text = Body::text($request, $name, 10);
-            $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $text);
 
-            return $date !== false && $date->format('Y-m-d') === $text ? $text : throw Problem::field($name, $text, 'a date, as YYYY-MM-DD');
+            return Moment::isDay($text) ? $text : throw Problem::field($name, $text, 'a date, as YYYY-MM-DD');
         };
         [$from, $to] = [$day('startsOn'), $day('endsOn')];
         if ($to < $from) {

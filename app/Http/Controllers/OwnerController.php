@@ -18,6 +18,7 @@ use App\Models\User;
 use App\Queries\RecordSheet;
 use App\Records\PhotoStore;
 use App\Records\RecordPaper;
+use App\Support\Moment;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -92,7 +93,7 @@ final class OwnerController
 
     private static function list(Machine $machine): OwnerLinksView
     {
-        $iso = fn (?\Carbon\CarbonImmutable $at): ?string => $at?->utc()->format('Y-m-d\TH:i:s\Z');
+        $iso = fn (?\Carbon\CarbonImmutable $at): ?string => $at === null ? null : Moment::iso($at);
         $links = OwnerLink::query()->where('machine_id', $machine->id)->orderByDesc('id')->get();
 
         return new OwnerLinksView(array_values($links->map(fn (OwnerLink $l): OwnerLinkView => new OwnerLinkView($l->id, $l->for_whom, (string) $iso($l->made_at), (string) $iso($l->expires_at), $iso($l->withdrawn_at), $iso($l->opened_at)))->all()));

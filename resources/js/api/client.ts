@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { wordsOf } from '@/lib/failure'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -82,6 +83,11 @@ export class Refused extends Error {
   constructor(readonly problem: ProblemView) {
     super(problem.detail)
   }
+}
+
+/** What was refused and why; anything else that failed, in its own words. */
+export function problemOf(error: unknown): ProblemView {
+  return error instanceof Refused ? error.problem : { type: '', title: '', status: 0, detail: wordsOf(error) }
 }
 
 /**

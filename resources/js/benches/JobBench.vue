@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { GateView, ProblemView } from '@/api/client'
-import { Refused } from '@/api/client'
+import type { GateView } from '@/api/client'
 import AskDialog from '@/components/AskDialog.vue'
 import BothSides from '@/components/BothSides.vue'
-import { wordsOf } from '@/lib/failure'
+import { useAttempt } from '@/composables/useAttempt'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 
@@ -16,7 +15,7 @@ const machine = useMachine()
 const session = useSession()
 const SUPPLY = 7
 const WITH_PARTS = [7, 8, 9]
-const problem = ref<ProblemView | null>(null)
+const { problem, fetched } = useAttempt()
 const supply = ref(false)
 const what = ref('')
 const taking = ref(false)
@@ -30,14 +29,8 @@ const parts = computed(
 const name = (subject: string) => subject.replace(':', ' ')
 
 async function tell(fact: string, text: string, on: boolean) {
-  problem.value = null
-  try {
-    const said = { label: t('entries.fact'), words: `${text} ${t(on ? 'facts.yes' : 'facts.no')}` }
-    await machine.tell('facts', { fact, on, seen: machine.view?.news ?? 0 }, said)
-  } catch (error) {
-    problem.value =
-      error instanceof Refused ? error.problem : { type: '', title: '', status: 0, detail: wordsOf(error) }
-  }
+  const said = { label: t('entries.fact'), words: `${text} ${t(on ? 'facts.yes' : 'facts.no')}` }
+  await fetched(() => machine.tell('facts', { fact, on, seen: machine.view?.news ?? 0 }, said))
 }
 
 function take() {

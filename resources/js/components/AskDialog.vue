@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { Refused, type ProblemView } from '@/api/client'
+import { problemOf, type ProblemView } from '@/api/client'
 import BothSides from './BothSides.vue'
-import { wordsOf } from '@/lib/failure'
 import { useMachine } from '@/stores/machine'
 
 /** A few words asked for and sent: it closes when they have arrived, and says why when they have not. */
@@ -27,8 +26,7 @@ async function put() {
     await props.send()
     open.value = false
   } catch (error) {
-    problem.value =
-      error instanceof Refused ? error.problem : { type: '', title: '', status: 0, detail: wordsOf(error) }
+    problem.value = problemOf(error)
   }
 }
 </script>

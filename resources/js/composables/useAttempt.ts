@@ -1,6 +1,5 @@
 import { ref } from 'vue'
-import { Refused, type ProblemView } from '@/api/client'
-import { wordsOf } from '@/lib/failure'
+import { problemOf, type ProblemView } from '@/api/client'
 
 /** One thing at a time that may be refused: whether it runs, and why it was refused. */
 export function useAttempt() {
@@ -14,8 +13,7 @@ export function useAttempt() {
       await what()
       return true
     } catch (error) {
-      problem.value =
-        error instanceof Refused ? error.problem : { type: '', title: '', status: 0, detail: wordsOf(error) }
+      problem.value = problemOf(error)
       return false
     }
   }

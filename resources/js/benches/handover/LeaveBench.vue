@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { Refused, type GateView, type OpenItemView, type ProblemView, type PutBackView } from '@/api/client'
+import type { GateView, OpenItemView, PutBackView } from '@/api/client'
 import BothSides from '@/components/BothSides.vue'
 import VerdictLine from '@/components/VerdictLine.vue'
-import { wordsOf } from '@/lib/failure'
+import { useAttempt } from '@/composables/useAttempt'
 import SignedMark from '@/components/SignedMark.vue'
 import { date } from '@/lib/time'
 import ItemDialog from '@/screens/machine/ItemDialog.vue'
@@ -19,7 +19,7 @@ const emit = defineEmits<{ choose: [gate: number]; tab: [id: string] }>()
 const { t } = useI18n()
 const machine = useMachine()
 const session = useSession()
-const problem = ref<ProblemView | null>(null)
+const { problem, fetched } = useAttempt()
 const strokes = ref<number[][][]>([])
 const word = ref('')
 const closing = ref<PutBackView | null>(null)
@@ -65,18 +65,8 @@ function edit(one: OpenItemView | null) {
   items.value = true
 }
 
-async function attempt(what: () => Promise<unknown>) {
-  problem.value = null
-  try {
-    await what()
-  } catch (error) {
-    problem.value =
-      error instanceof Refused ? error.problem : { type: '', title: '', status: 0, detail: wordsOf(error) }
-  }
-}
-
 const review = () =>
-  attempt(() =>
+  fetched(() =>
     machine.tell(
       'reviews',
       { word: word.value, seen: machine.view?.news ?? 0 },
@@ -84,7 +74,7 @@ const review = () =>
     ),
   )
 const sign = () =>
-  attempt(() =>
+  fetched(() =>
     machine.tell(
       'signatures',
       { role: role.value, strokes: strokes.value, seen: machine.view?.news ?? 0 },

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import type { TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
 import { wordsOf } from '@/lib/failure'
+import { isApart, isClockOff } from '@/lib/placing'
 import { shownUnit } from '@/lib/reading'
 import { clock, date, day, left } from '@/lib/time'
 import PhotoDialog from './PhotoDialog.vue'
@@ -21,14 +22,6 @@ const reason = ref('')
 const problem = ref('')
 const doubting = ref(false)
 const adding = ref(false)
-const APART_MS = 60_000
-/** Its times differ enough to be told: the device's clock was off, or it came later. */
-const isCorrected = computed(
-  () =>
-    entry.value !== null &&
-    (Math.abs(entry.value.correctionMs) > APART_MS ||
-      new Date(entry.value.recordedAt).getTime() - new Date(entry.value.placedAt).getTime() > APART_MS),
-)
 const WITH_PICTURES = ['check', 'put_back_opened', 'put_back_closed', 'note', 'item_opened', 'part_disabled']
 const mayPicture = computed(
   () => entry.value !== null && session.may('record') && WITH_PICTURES.includes(entry.value.kind),
@@ -83,10 +76,10 @@ function correct() {
         {{ t('tape.entry', { at: entry.at }) }}, {{ t('tape.by', { who: entry.who }) }},
         {{ day(entry.placedAt) }}
         {{ clock(entry.placedAt) }}
-        <template v-if="isCorrected">
+        <template v-if="isApart(entry)">
           ({{ t('tape.device', { time: `${day(entry.deviceAt)} ${clock(entry.deviceAt)}`.trim() }) }},
           {{ t('tape.server', { time: clock(entry.recordedAt) })
-          }}<template v-if="Math.abs(entry.correctionMs) > APART_MS"
+          }}<template v-if="isClockOff(entry)"
             >, {{ t('tape.clockOff', { time: left(Math.abs(entry.correctionMs)) }) }}</template
           >)</template
         >

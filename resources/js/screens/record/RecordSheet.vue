@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { RecordView, TapeEntry } from '@/api/client'
+import type { RecordView } from '@/api/client'
 import EntryDrawing from './EntryDrawing.vue'
 import SignedMark from '@/components/SignedMark.vue'
 import PhotoStrip from '@/screens/machine/PhotoStrip.vue'
 import StatusMark from '@/components/StatusMark.vue'
 import { useEntryTitle } from '@/composables/useEntryTitle'
+import { isApart } from '@/lib/placing'
 import { shownUnit } from '@/lib/reading'
 import { clock, date, day, longDate } from '@/lib/time'
 
@@ -25,13 +26,6 @@ const summary = computed(() => {
 
 /** Pictures stand with what they belong to. */
 const evidence = computed(() => props.record.evidence.filter((entry) => entry.kind !== 'photo'))
-const APART_MS = 60_000
-
-/** Its times differ enough to be told: the device's clock was off, or it came later. */
-function apart(entry: TapeEntry): boolean {
-  const late = new Date(entry.recordedAt).getTime() - new Date(entry.placedAt).getTime()
-  return Math.abs(entry.correctionMs) > APART_MS || late > APART_MS
-}
 
 /** Who and when the deciding verdict was. */
 function decided(check: string, subject: string): string {
@@ -165,7 +159,7 @@ function print() {
       <div v-for="entry in evidence" :key="entry.at" class="entry" :class="{ struck: entry.suspect }">
         <p class="caption">
           {{ entry.at }} · {{ day(entry.placedAt) }} {{ clock(entry.placedAt)
-          }}<template v-if="apart(entry)">
+          }}<template v-if="isApart(entry)">
             ({{ t('tape.device', { time: `${day(entry.deviceAt)} ${clock(entry.deviceAt)}`.trim() }) }},
             {{
               t('tape.server', { time: `${day(entry.recordedAt)} ${clock(entry.recordedAt)}`.trim() })

@@ -3,24 +3,25 @@
 declare(strict_types=1);
 
 $fields = [
-    'items' => ['Items', 'Walk them one by one.'],
+    'items' => ['Items', 'Go through them one at a time.'],
     'items.id' => ['Item', ''],
     'items.answer' => ['Answer', ''],
-    'items.reason' => ['Why', 'Needed where it does not apply.'],
+    'items.reason' => ['Why', 'Needed when it does not apply.'],
     'items.photo' => ['Photo', ''],
-    'job_type' => ['Type of job', 'Leaves out what can\'t be on this machine.'],
+    'job_type' => ['Job type', 'Leaves out what this unit can\'t have.'],
 ];
 /**
- * A list of items as question, fields and sentences. Each item: what is asked, what "no" means, what to do.
+ * A list of items as question, fields and sentences. Each item: what is asked, what "no" means, what to do, a help, and
+ * the reason that is offered ready where it does not apply.
  *
- * @param array<string, array{0: string, 1: string, 2: string}> $items
+ * @param array<string, array{0: string, 1: string, 2: string, 3?: string, 4?: string}> $items
  */
 $list = fn (string $question, string $short, string $done, string $basis, array $items): array => [
     'question' => $question,
     'short' => $short,
     'fields' => $fields + array_combine(
         array_map(fn (string $id): string => "items.$id", array_keys($items)),
-        array_map(fn (array $item): array => [$item[0], ''], array_values($items)),
+        array_map(fn (array $item): array => [$item[0], $item[3] ?? ''], array_values($items)),
     ),
     'say' => array_combine(
         array_map(fn (string $id): string => "item_$id", array_keys($items)),
@@ -29,59 +30,65 @@ $list = fn (string $question, string $short, string $done, string $basis, array 
 ];
 
 return [
-    'list.set' => $list('Is it sitting right?', 'Set list', 'It sits right: all {count} items in order.', 'What must be right before a machine is piped or powered.', [
-        'match' => ['Model, voltage and phase match the order', 'What was delivered is not what was ordered.', 'Leave it off and call the office.'],
-        'undamaged' => ['No shipping damage', 'It was damaged on the way.', 'Photograph it, note it on the delivery papers, call the supplier.'],
-        'kit' => ['Kit complete: drier, orifices, plugs, papers, filters', 'Parts of the kit are missing.', 'List what is missing before anybody leaves for it.'],
-        'shipping_out' => ['Shipping brackets and blocks out', 'Shipping blocks are still in.', 'Take them out: compressors must stand free on their mounts.'],
-        'level' => ['Level, or sloped to the drain, as the sheet says', 'It does not sit level.', 'Shim it to the sheet\'s figure.'],
-        'clearances' => ['Clearances as on the sheet', 'It stands too close to something.', 'Measure each side against the sheet and move what can be moved.'],
+    'list.set' => $list('Is it set right?', 'Set checklist', 'Set right: all {count} items good.', 'What has to be right before a unit is piped or powered.', [
+        'match' => ['Model, voltage and phase match the order', 'What came is not what was ordered.', 'Leave it off and call the office.'],
+        'undamaged' => ['No shipping damage', 'It has shipping damage.', 'Photograph it, note it on the freight bill before you sign, call the supplier.'],
+        'kit' => ['Kit complete: drier, orifices, plugs, paperwork, filters', 'Parts of the kit are missing.', 'List what is missing before anybody drives to get it.'],
+        'shipping_out' => ['Shipping brackets and blocks out', 'Shipping blocks are still in.', 'Take them out: the compressors have to float on their mounts.'],
+        'level' => ['Level, or pitched to the drain, per the sheet', 'It is not level.', 'Shim it to the sheet.'],
+        'clearances' => ['Clearances per the sheet', 'It is too close to something.', 'Measure each side against the sheet, fix what can be moved, and report the rest.'],
         'anchored' => ['Anchored or tied down', 'It is not tied down.', 'Anchor it before the wind does.'],
-        'base' => ['Curb gasket unbroken, or pad and isolators right', 'The base is not right.', 'Mend the gasket or the pad while it can still be reached.'],
-        'discharge' => ['Panels right for this duct, down or side', 'The panels are for the other discharge.', 'Change them over.'],
-        'covers_out' => ['Return and supply covers out', 'A shipping cover still closes a duct opening.', 'Take it out before the blower starts.'],
-        'ducts_sealed' => ['Duct joints sealed', 'A duct joint leaks.', 'Seal it.'],
-        'drain' => ['Drain outlet used, the other one plugged', 'The second drain hole is open.', 'Plug it.'],
-        'pan' => ['Second pan where water would reach a ceiling', 'There is no pan under it.', 'Fit one, or say who will.'],
-        'gas_line' => ['Gas line with drip leg and shut-off', 'The gas line lacks its drip leg or shut-off.', 'Leave the gas off until it has both.'],
+        'base' => ['Curb gasket continuous, or pad and isolators right', 'The base is not right.', 'Fix the gasket or the pad while you can still get to it.'],
+        'discharge' => ['Panels right for this duct, downflow or horizontal', 'The panels are on for the other discharge.', 'Change them over.'],
+        'covers_out' => ['Return and supply shipping covers out', 'A shipping cover is still over a duct opening.', 'Take it out before the blower starts.'],
+        'ducts_sealed' => ['Duct joints sealed', 'A duct joint is not sealed.', 'Seal it.'],
+        'drain' => ['Drain outlet used, the other plugged', 'The second drain hole is open.', 'Plug it.'],
+        'pan' => ['Secondary pan wherever water would reach a ceiling', 'There is no pan under it.', 'Install one, or say who will.'],
+        'gas_line' => ['Gas line with drip leg and shutoff', 'The gas line has no drip leg or no shutoff.', 'Leave the gas off until it has both.'],
     ]),
-    'list.pipe' => $list('Are the joints sound?', 'Joint list', 'The joints are in order: all {count} items.', 'What can\'t be seen any more once the insulation is on.', [
-        'joints_listed' => ['Every joint listed, by whom and how', 'The joints are not listed.', 'Walk the lines and list each joint.'],
-        'nitrogen' => ['Nitrogen flowing at each brazed joint', 'A joint was brazed without nitrogen.', 'Expect scale: plan for a filter and a second look.'],
-        'kept_cool' => ['Valves and bulbs kept cool', 'A valve was not kept cool.', 'Test it for leaks and function by itself.'],
-        'drier' => ['New drier in, arrow right, opened last', 'The drier is not right.', 'Put a fresh one in the right way round.'],
+    'list.pipe' => $list('Are the joints good?', 'Joint list', 'Joints good: all {count} items.', 'What you can\'t see once the insulation is on.', [
+        'joints_listed' => ['Every joint listed: who, and how', 'The joints are not listed.', 'Go down the lines and list each joint.'],
+        'nitrogen' => ['Nitrogen flowing at each brazed joint', 'A joint was brazed without nitrogen.', 'Figure on scale: oversize drier or suction filter, and check the metering screen after a day of running.'],
+        'kept_cool' => ['Valves and bulbs kept cool', 'A valve was not kept cool.', 'Leak-test it and check that it works before you charge.'],
+        'drier' => ['New drier in, arrow right, unsealed last', 'The drier is not right.', 'Put a new one in, arrow with the flow.'],
         'stubs_capped' => ['Unused stubs capped', 'A stub is open.', 'Cap it.'],
-        'supports' => ['Pipe held, clear of sharp metal', 'The pipe is not held.', 'Hang it before it rubs through.'],
-        'hot_work' => ['Permit, extinguisher and fire watch kept', 'The hot-work rules were not kept.', 'Keep the fire watch now, and say so.'],
-        'insulated' => ['Suction line insulated', 'The suction line is bare.', 'Insulate it once it has held.'],
+        'supports' => ['Pipe supported, clear of sharp metal', 'The pipe is not supported.', 'Support it before it rubs through.'],
+        'hot_work' => ['Permit, extinguisher and fire watch in place', 'The hot-work rules were not followed.', 'Start the fire watch now and tell the site.'],
+        'joints_seen' => ['Every joint looked at all the way around', 'A joint was not looked at all the way around.', 'Put a mirror and light on the back of it before the insulation goes on. One you can\'t see has only the pressure test: hold longer.', 'Mirror and light for the back side. Pinholes hide where the torch could not reach.'],
+        'penetrations' => ['Penetrations sleeved, sealed and firestopped', 'A penetration is open or not firestopped.', 'Sleeve it, seal it, and firestop it with a listed system before the ceiling closes.', 'Firestop where the wall or floor is rated, weather seal at the roof. No new holes: not applicable.', 'no new holes'],
+        'insulated' => ['Suction line insulated', 'The suction line is bare.', 'Insulate it after the pressure test passes.'],
     ]),
-    'list.prestart' => $list('Is it ready to be started?', 'Pre-start list', 'Ready: all {count} items walked.', 'What is walked before anybody says "starting it now".', [
-        'nobody_at_it' => ['Locks and tags accounted for, nobody at the machine', 'Somebody is still at the machine, or a lock is not accounted for.', 'Nobody starts it until everyone has answered and every lock is off by its owner.'],
+    'list.prestart' => $list('Is it ready to start?', 'Pre-start list', 'Ready: all {count} items done.', 'What you check before anybody says "starting it now".', [
+        'nobody_at_it' => ['Locks and tags accounted for, everybody clear', 'Somebody is still at the unit, or a lock is not accounted for.', 'Nobody starts it until everybody answers and every lock is off, each by its owner.'],
         'shipping_out' => ['Shipping brackets and blocks out', 'Shipping blocks are still in.', 'Take them out first.'],
-        'lugs' => ['Terminals and lugs torqued', 'The lugs are not torqued.', 'Lock out and torque them to the sheet.'],
-        'wheel_free' => ['Blower wheel free by hand, set screws tight', 'The blower wheel is not free.', 'Lock out and free it.'],
-        'belt' => ['Belt tension and alignment', 'The belt is not right.', 'Set it after the first hour at the latest.'],
-        'arrows' => ['Arrow of each motor found', 'A motor\'s arrow was not found.', 'Find it or mark it: direction can\'t be judged without it.'],
-        'valves_open' => ['Service valves open, caps on', 'A service valve is shut.', 'Open it: a compressor against a shut valve breaks.'],
-        'doors_on' => ['Doors and panels on', 'A door or panel is off.', 'Put it on: amps and airflow count only closed up.'],
-        'filters_in' => ['Filters in, the right way round', 'The filters are not right.', 'Put them in with the arrow in the airflow.'],
-        'coil_clear' => ['Condenser coil clear', 'The condenser coil is blocked.', 'Clear it.'],
-        'trap_primed' => ['Trap primed', 'The trap is dry.', 'Fill it, or the blower holds the water in the pan.'],
-        'crankcase' => ['Crankcase heater on for the sheet\'s hours', 'The crankcase has not been warm long enough.', 'Wait: oil full of liquid lubricates nothing.'],
-        'calls_off' => ['Controller calling nothing', 'The controller is calling.', 'Take the call off: it would start by itself.'],
-        'safeties' => ['Float and safeties connected', 'A safety is not connected.', 'Connect it before the start.'],
-        'earth' => ['Neutral and earth present', 'The earth is missing.', 'Leave it off. No start without an earth.'],
-        'rotation_read' => ['Rotation read at the terminals this visit', 'The rotation has not been read this visit.', 'Read it before the first start.'],
-        'gas_tested' => ['Gas joints tested, line bled outdoors', 'The gas joints are not tested.', 'Leave the gas off until they are.'],
+        'lugs' => ['Terminals and lugs torqued to the sheet', 'The lugs are not torqued.', 'Lock out, test dead, torque them to the sheet.'],
+        'wheel_free' => ['Blower wheel turns free, set screws tight', 'The blower wheel is not free.', 'Lock out, test dead, free it.'],
+        'belt' => ['Belt tension and alignment', 'The belt is loose, worn or out of line.', 'Lock out, test dead, and set it before the first start; re-tension after 24 hours of running.', 'Nobody starts on a bad belt. Direct drive: not applicable.', 'direct drive'],
+        'arrows' => ['Rotation arrow found on every motor', 'A motor\'s arrow was not found.', 'Find it or mark it: you can\'t judge rotation without it.'],
+        'valves_open' => ['Service valves open, caps on tight', 'A service valve is closed.', 'Open it all the way before anything runs: a compressor against a closed valve breaks.'],
+        'standing_pressure' => ['Standing pressure read on every circuit, none flat', 'A circuit is flat, or its standing pressure is far from what the outdoor temperature gives.', 'Leave it off: no charge, no start. Check for a back-seated valve, then find the leak.', 'It sits near saturation at the outdoor temperature. Sealed, no ports: not applicable.', 'sealed, no ports'],
+        'caps_bubbled' => ['Stems, ports and caps soaped, with the charge in', 'A stem, port or cap bubbles, or was not soaped.', 'Snug the packing or change the core and cap, then soap it again.', 'Cores and caps went back on after the pressure test. Sealed unit you never opened: not applicable.', 'sealed unit, never opened'],
+        'doors_on' => ['Doors and panels on', 'A door or panel is off.', 'Put it on: amps and airflow only count closed up.'],
+        'filters_in' => ['Filters in, arrow with the airflow', 'The filters are not right.', 'Put them in, arrow with the airflow.'],
+        'coil_clear' => ['Condenser coil clean and clear', 'The condenser coil is blocked.', 'Clean it or clear what blocks it.'],
+        'trap_primed' => ['Trap primed', 'The trap is dry.', 'Fill it, or the blower holds water in the pan.'],
+        'crankcase' => ['Crankcase heater on for the sheet\'s hours', 'The crankcase heater has not had its hours.', 'Wait: oil full of liquid refrigerant lubricates nothing.'],
+        'calls_off' => ['No call from the thermostat or controls', 'There is a call on the controls.', 'Take the call off, or it starts by itself.'],
+        'safeties' => ['Float switch and safeties wired in', 'A safety is not connected.', 'Wire it in before you start.'],
+        'earth' => ['Equipment ground connected', 'There is no equipment ground.', 'Leave it off. Nothing starts without a ground.', 'First on, last off. A rod or the neutral is no ground.'],
+        'neutral' => ['Neutral landed, where the diagram shows one', 'The diagram shows a neutral and it is not landed.', 'Lock out, test dead, land it on the neutral bar, never on the ground.', 'Most three-phase units have none: not applicable, "none in the diagram".', 'none in the diagram'],
+        'volts_read' => ['Voltage read on every pair at the unit, since the lock came off', 'The voltage at the unit is off, or was not read since the lock came off.', 'Read all three pairs line side and load side of the disconnect before anything runs.', 'Inside the nameplate range. A blade or a fuse may not have made. Single-phase: the one reading it gets.'],
+        'rotation_read' => ['Rotation checked at the terminals this visit', 'Rotation has not been checked this visit.', 'Check it with a meter before the first start.'],
+        'gas_tested' => ['Gas joints leak-tested, line purged outdoors', 'The gas joints are not leak-tested.', 'Leave the gas off until they are.'],
     ]),
-    'list.owner' => $list('Does the owner know what they need to?', 'Owner brief', 'The owner has been told: all {count} items.', 'What the owner must know when everybody has left.', [
-        'set_points' => ['How to change set points', 'The set points were not shown.', 'Show them.'],
-        'filters' => ['Filter size, place and next date', 'The filters were not shown.', 'Show where they are and write the size down.'],
-        'mode_holder' => ['Who holds the mode', 'Nobody was told which unit holds the mode.', 'Show it, and why the others wait.'],
-        'alarms' => ['What the alarms mean', 'The alarms were not gone through.', 'Leave the list of codes at least.'],
-        'left_undone' => ['What was left undone, and when it will be done', 'What is left undone was not told.', 'Tell it, with a date and a name.'],
-        'shut_offs' => ['Emergency switch and gas shut-off', 'The emergency switch or the gas shut-off was not shown.', 'Show both.'],
-        'papers' => ['Papers left', 'The papers were not left.', 'Leave them with the owner.'],
-        'initials' => ['Initials of the owner', 'The owner has not initialled.', 'Ask for the initials.'],
+    'list.owner' => $list('Does the owner know what they need to?', 'Owner walk-through', 'Owner walked through: all {count} items.', 'What the owner has to know after everybody leaves.', [
+        'set_points' => ['How to change the setpoints', 'Nobody showed the setpoints.', 'Show how to change them.'],
+        'filters' => ['Filter size, location and next change', 'Nobody showed the filters.', 'Show where they are and write the size down.'],
+        'mode_holder' => ['Which unit sets the mode', 'Nobody was told which unit sets the mode.', 'Show it, and why the others wait.'],
+        'alarms' => ['What the alarms mean', 'Nobody went over the alarms.', 'At least leave the list of codes.'],
+        'left_undone' => ['What was left undone, and when it will be done', 'Nobody was told what is left to do.', 'Tell them, with a name and a date.'],
+        'shut_offs' => ['Emergency shutoff and gas shutoff', 'Nobody showed the emergency shutoff or the gas shutoff.', 'Show both.'],
+        'papers' => ['Manuals and paperwork left', 'The paperwork was not left.', 'Leave it on site and say where.'],
+        'initials' => ['Initials of whoever was shown', 'No initials yet.', 'Get the initials of whoever was shown; nobody there, mark n/a and set a date.'],
     ]),
 ];

@@ -42,6 +42,18 @@ final class Field
     public ?\Closure $parse = null;
     /** @var (\Closure(Input): bool)|null Needed only when this holds for what was given beside it. */
     public ?\Closure $when = null;
+    /** Which figure of the equipment sheet fills it, by its path there; '' for none. */
+    public string $sheet = '';
+    /** The sheet only starts it: what is read instead needs no word why. */
+    public bool $sheetStarts = false;
+    /** The unit a box starts in, where it is not the kind's usual one. */
+    public string $starts = '';
+    /** What it is read with; null for what is known or seen. */
+    public ?Instrument $instrument = null;
+    /** Has a default, and yet a recording wants it said. */
+    public bool $told = false;
+    /** Filled from the record and never typed. */
+    public bool $brought = false;
 
     private function __construct(public readonly string $name, public readonly FieldType $type)
     {
@@ -51,6 +63,7 @@ final class Field
     {
         $field = new self($name, FieldType::Quantity);
         $field->kind = $kind;
+        $field->instrument = Instrument::of($kind);
 
         return $field->between($min, $max, $unit);
     }
@@ -214,6 +227,38 @@ final class Field
     public function orFlag(string $member): self
     {
         return $this->with(fn (self $f) => $f->orFlag = $member);
+    }
+
+    /** @param string $path of the sheet's figure, such as `electrical.mca`; within a list the item's own member */
+    public function fromSheet(string $path, bool $asStart = false): self
+    {
+        return $this->with(function (self $f) use ($path, $asStart): void {
+            [$f->sheet, $f->sheetStarts] = [$path, $asStart];
+            // A figure of the sheet is not read with anything.
+            $f->instrument = $asStart ? $f->instrument : null;
+        });
+    }
+
+    public function startsIn(string $unit): self
+    {
+        return $this->with(fn (self $f) => $f->starts = $unit);
+    }
+
+    public function readWith(?Instrument $instrument): self
+    {
+        return $this->with(fn (self $f) => $f->instrument = $instrument);
+    }
+
+    /** Asked of a person before it may be recorded, though the check has a default for it. */
+    public function toldToRecord(): self
+    {
+        return $this->with(fn (self $f) => $f->told = true);
+    }
+
+    /** Filled from the record and never typed. */
+    public function broughtIn(): self
+    {
+        return $this->with(fn (self $f) => $f->brought = true);
     }
 
     /** What is accepted here, as a person would be told. */

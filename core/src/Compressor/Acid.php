@@ -36,7 +36,7 @@ final class Acid implements Check
 
     public function version(): int
     {
-        return 1;
+        return 2;
     }
 
     public function fields(): array
@@ -45,9 +45,9 @@ final class Acid implements Check
             Field::word('oil_acid', 'none', 'slight', 'strong', 'not_tested')->needed(),
             Field::word('failure', 'mechanical', 'electrical_mild', 'electrical_burnout', 'unknown')->needed(),
             Field::word('oil_colour', 'clear', 'dark', 'black')->needed(),
-            Field::word('oil_type', 'POE', 'PVE', 'MO', 'AB')->needed(),
+            Field::word('oil_type', 'POE', 'PVE', 'MO', 'AB')->needed()->fromSheet('circuit.oil_type'),
             Field::flag('lines_reused')->needed(),
-            Field::quantity('open_time', Kind::Time, 'min', 0)->positive(),
+            Field::quantity('open_time', Kind::Time, 'min', 0)->positive()->fromSheet('circuit.open_time'),
         ];
     }
 
@@ -60,11 +60,11 @@ final class Acid implements Check
         $minutes = $in->in('open_time', 'min') ?? (in_array($in->text('oil_type'), self::DRINKS_WATER, true) ? self::OPEN_TIME : null);
         $findings = [...self::plan($in), Finding::note('same_oil', ['oil' => $in->text('oil_type')])];
         if ($minutes !== null) {
-            $findings[] = Finding::note('open_time', ['minutes' => Said::minutes($minutes)]);
+            $findings[] = Finding::note('open_time', ['minutes' => Said::duration(60 * $minutes)]);
             $basis[] = Finding::note($in->given('open_time') ? 'open_time_sheet' : 'open_time_default');
         }
 
-        return new Judgement($findings, $minutes === null ? [] : ['open_time_limit' => Value::of($minutes, 'min')], false, ['refrigerant_handling'], $basis);
+        return new Judgement($findings, $minutes === null ? [] : ['open_time_limit' => Value::of($minutes, 'min')], false, $in->flag('lines_reused') && $findings[0]->code === 'severe' ? ['refrigerant_handling', 'flush_solvent'] : ['refrigerant_handling'], $basis);
     }
 
     /** @return list<Finding> */
@@ -78,9 +78,15 @@ final class Acid implements Check
             return $in->flag('lines_reused') ? [...$severe, Finding::watch('flush_lines')] : $severe;
         }
 
+        if ($acid === 'not_tested' && in_array($in->text('failure'), ['unknown', 'electrical_mild'], true)) {
+            return [Finding::open('test_first')];
+        }
+        $untested = $acid === 'not_tested' ? [Finding::watch('not_tested')] : [];
+
         return match (true) {
-            $acid === 'not_tested' && in_array($in->text('failure'), ['unknown', 'electrical_mild'], true) => [Finding::open('test_first')],
-            $acid === 'slight' || $colour === 'dark' => [Finding::watch('cleanup')],
+            $acid === 'slight' || $colour === 'dark' => [Finding::watch('cleanup'), ...$untested],
+            // Nobody tested: "no sign of acid" is not said.
+            $untested !== [] => [...$untested, Finding::clear('standard', [], 'standard_untested')],
             default => [Finding::clear('standard')],
         };
     }

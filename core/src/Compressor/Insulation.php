@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace IronStart\Core\Compressor;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
+use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
@@ -25,14 +28,22 @@ use IronStart\Core\Verdict\Value;
  * corrects to 40 °C by R_40 = R·0.5^((40 − T)/10). Under 0.5 Mohm as read it is grounded in either. A
  * multimeter's few volts can convict and never clear.
  */
-final class Insulation implements Check
+final class Insulation implements Check, DrawsOnRecord
 {
     use NoContradictions;
 
     private const GROUNDED = 0.5;
+    /** Mohm; under this no liquid in the shell explains it. */
+    private const LIQUID = 0.05;
+    /** °C; a winding hotter than this has run or been heated. */
+    private const HEATED = 50.0;
+    /** Times the last reading: it was liquid. */
+    private const RECOVERED = 10.0;
     private const POOR = 2.0;
     private const MOIST = 20.0;
     private const GOOD = 100.0;
+    /** K; the motor standard's temperature, 40 °C. */
+    private const STANDARD_AT = 313.15;
     private const STANDARD_STOP = 5.0;
     private const STANDARD_CLEAR = 20.0;
     /** Share of the previous reading under which the fall itself is worth watching. */
@@ -45,12 +56,12 @@ final class Insulation implements Check
 
     public function version(): int
     {
-        return 1;
+        return 2;
     }
 
     public function fields(): array
     {
-        $megohms = fn (string $name): Field => Field::quantity($name, Kind::Resistance, 'Mohm', 0, 1e6);
+        $megohms = fn (string $name): Field => Field::quantity($name, Kind::Resistance, 'Mohm', 0, 1e6)->startsIn('Mohm')->readWith(Instrument::Megohmmeter);
 
         return [
             $megohms('megohms')->needed(),
@@ -61,7 +72,16 @@ final class Insulation implements Check
             Field::quantity('winding_temperature', Kind::Temperature, 'degC', -50, 200)
                 ->neededWhen(fn (Input $in): bool => $in->text('school') === 'motor_standard' && self::megohmmeter($in)),
             Field::flag('drive_connected'),
+            Field::flag('warmed'),
         ];
+    }
+
+    /** The reading of this compressor before. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $last = $past->value('compressor.insulation', $subject, 'megohms');
+
+        return is_numeric($last) && $last > 0 ? ['previous_megohms' => ['value' => (float) $last, 'unit' => 'Mohm']] : [];
     }
 
     public function judge(Input $in): Judgement
@@ -85,7 +105,7 @@ final class Insulation implements Check
             $values['at_40'] = Value::of($megohms * $factor, 'Mohm');
         }
         $found = fn (array $j): array => self::found($in, $j['megohms'], $factor, $previous);
-        $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), ['megohms' => $megohms], ['megohms' => $megohms * Uncertainty::MEGOHMMETER]);
+        $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), ['megohms' => $megohms], ['megohms' => $megohms * Instrument::Megohmmeter->share()]);
         $findings = $found(['megohms' => $megohms]);
         if ($findings === []) {
             $findings[] = Finding::note('good', ['megohms' => Said::megohms($megohms)]);
@@ -97,28 +117,45 @@ final class Insulation implements Check
     /** @return list<Finding> what must not be done at all, before anything is missing */
     private static function dangers(Input $in): array
     {
-        if (! self::megohmmeter($in)) {
-            return [];
-        }
-        $findings = $in->text('system_state') === 'vacuum' ? [Finding::stop('no_insulation_test_in_vacuum')] : [];
+        $vacuum = self::megohmmeter($in) && $in->text('system_state') === 'vacuum';
 
-        return $in->flag('drive_connected') ? [...$findings, Finding::stop('disconnect_drive')] : $findings;
+        return [
+            ...($vacuum ? [Finding::stop('no_insulation_test_in_vacuum')] : []),
+            ...($in->flag('drive_connected') ? [Finding::stop('disconnect_drive', [], self::megohmmeter($in) ? 'disconnect_drive' : 'disconnect_drive_multimeter')] : []),
+        ];
     }
 
     /** @return list<Finding> */
     private static function found(Input $in, float $megohms, ?float $factor, ?float $previous): array
     {
-        $findings = match (true) {
-            Limit::under($megohms, self::GROUNDED) => [Finding::stop('grounded', ['megohms' => Said::megohms($megohms, self::GROUNDED), 'limit' => Said::megohms(self::GROUNDED)])],
+        $said = ['megohms' => Said::megohms($megohms, self::GROUNDED), 'limit' => Said::megohms(self::GROUNDED)];
+        $underGround = Limit::under($megohms, self::GROUNDED);
+        $cold = self::mayBeLiquid($in, $megohms, self::megohmmeter($in) ? self::POOR : self::GROUNDED);
+        $asRead = match (true) {
+            $cold => [Finding::stop('cold_reading', ['megohms' => Said::megohms($megohms)])],
+            $underGround => [Finding::stop('grounded', $said)],
             ! self::megohmmeter($in) => [Finding::watch('not_a_proof', ['megohms' => Said::megohms($megohms)])],
-            $factor !== null => self::byStandard($megohms * $factor),
+            $factor !== null => [],
             default => self::byBands($megohms),
         };
+        $findings = $factor === null ? $asRead : [...$asRead, ...self::byStandard($megohms * $factor)];
         if ($previous !== null && Limit::under(100 * $megohms / $previous, self::FALL)) {
             $findings[] = Finding::watch('insulation_falling', ['megohms' => Said::megohms($megohms), 'previous' => Said::megohms($previous)]);
         }
+        if ($previous !== null && self::megohmmeter($in) && Judgement::worst($findings) !== Status::Stop && ! Limit::under($megohms / $previous, self::RECOVERED)) {
+            $findings[] = Finding::clear('recovered', ['megohms' => Said::megohms($megohms), 'previous' => Said::megohms($previous)]);
+        }
 
         return $findings;
+    }
+
+    /** Charge in a shell that was not warmed: liquid refrigerant in the oil reads like a failing winding. */
+    private static function mayBeLiquid(Input $in, float $megohms, float $below): bool
+    {
+        $celsius = $in->in('winding_temperature', 'degC');
+        $warm = $in->flag('warmed') || ($celsius !== null && ! Limit::under($celsius, self::HEATED));
+
+        return $in->text('system_state') === 'pressurised' && ! $warm && ! Limit::under($megohms, self::LIQUID) && Limit::under($megohms, $below);
     }
 
     /** @return list<Finding> */
@@ -137,7 +174,7 @@ final class Insulation implements Check
     /** @return list<Finding> */
     private static function byStandard(float $at40): array
     {
-        $said = fn (float $limit): array => ['megohms' => Said::megohms($at40, $limit), 'limit' => Said::megohms($limit)];
+        $said = fn (float $limit): array => ['megohms' => Said::megohms($at40, $limit), 'limit' => Said::megohms($limit), 'at' => Said::temperature(self::STANDARD_AT)];
 
         return match (true) {
             Limit::under($at40, self::STANDARD_STOP) => [Finding::stop('below_standard', $said(self::STANDARD_STOP))],
@@ -159,6 +196,6 @@ final class Insulation implements Check
     {
         $basis = [Finding::note($in->text('school') === 'motor_standard' ? 'basis_standard' : 'basis_bands')];
 
-        return new Judgement($findings, $values, $marginal, ['lockout', 'terminal_venting', 'no_insulation_test_in_vacuum'], $basis);
+        return new Judgement($findings, $values, $marginal, ['lockout', 'terminal_venting', 'no_insulation_test_in_vacuum', 'never_run_in_vacuum', 'eye_protection', 'stored_energy'], $basis);
     }
 }

@@ -7,8 +7,9 @@ namespace IronStart\Core\Compressor;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
+use IronStart\Core\Check\InputError;
+use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
-use IronStart\Core\Check\NoContradictions;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Finding;
@@ -28,8 +29,6 @@ use IronStart\Core\Verdict\Word;
  */
 final class Windings implements Check
 {
-    use NoContradictions;
-
     private const PAIRS = ['ohms_ab', 'ohms_bc', 'ohms_ca'];
     private const SPREAD_CLEAR = 5.0;
     private const SPREAD_STOP = 10.0;
@@ -39,6 +38,12 @@ final class Windings implements Check
     private const METER_STEP = 0.10;
     private const OFF_PLATE = 10.0;
     private const SUM_OFF = 10.0;
+    /** Single-phase: a pair this small a share of the largest is shorted. */
+    private const SHORTED_SINGLE = 0.02;
+    /** Single-phase: start over run; a sound one has 2 to 5. */
+    private const START_NEAR_RUN = 1.5;
+    /** Single-phase: C–R, C–S and R–S, as the readings are named. */
+    private const TERMINALS = ['ohms_ab' => 'c_r', 'ohms_bc' => 'c_s', 'ohms_ca' => 'r_s'];
     private const COPPER_PER_KELVIN = 0.00393;
     /** Smallest error of a reading, ohm, and the share of the reading if that is larger. */
     private const METER_ERROR = ['ohmmeter' => 0.05, 'low_ohm' => 0.001];
@@ -51,49 +56,133 @@ final class Windings implements Check
 
     public function version(): int
     {
-        return 1;
+        return 2;
     }
 
     public function fields(): array
     {
         return [
             ...array_map(fn (string $pair): Field => Field::quantity($pair, Kind::Resistance, 'ohm', 0, 100e3)->orFlag('open_circuit')->needed(), self::PAIRS),
-            Field::quantity('plate_ohms', Kind::Resistance, 'ohm', 0, 100e3)->positive(),
-            Field::quantity('at_temperature', Kind::Temperature, 'degC', -50, 200),
-            Field::quantity('plate_temperature', Kind::Temperature, 'degC', -50, 200)->default('20 degC'),
+            Field::quantity('plate_ohms', Kind::Resistance, 'ohm', 0, 100e3)->positive()->fromSheet('compressor.ohms'),
+            Field::quantity('at_temperature', Kind::Temperature, 'degC', -50, 200)->readWith(Instrument::PipeClamp),
+            Field::quantity('plate_temperature', Kind::Temperature, 'degC', -50, 200)->default('20 degC')->fromSheet('compressor.ohms_temperature'),
             Field::word('meter', 'ohmmeter', 'low_ohm')->default('ohmmeter'),
-            Field::choice('phases', 1, 3)->default(3),
+            Field::choice('phases', 1, 3)->default(3)->fromSheet('compressor.phases'),
+            Field::quantity('plate_start_ohms', Kind::Resistance, 'ohm', 0, 100e3)->positive()->fromSheet('compressor.start_ohms'),
+            Field::quantity('lead_ohms', Kind::Resistance, 'ohm', 0, 10),
         ];
+    }
+
+    public function contradictions(Input $in): iterable
+    {
+        $lead = $in->maybe('lead_ohms');
+        foreach (self::PAIRS as $pair) {
+            if ($lead !== null && $in->maybe($pair) !== null && Limit::over($lead, $in->number($pair))) {
+                yield InputError::at('lead_ohms', $lead, 'no more than any of the readings', 'ohm is over a reading it is in');
+            }
+        }
     }
 
     public function judge(Input $in): Judgement
     {
+        $single = $in->int('phases') === 1;
         $open = array_values(array_filter(self::PAIRS, $in->flag(...)));
         if ($open !== []) {
-            return $this->judgement([Finding::stop('open_winding', ['count' => count($open), 'pair' => Word::of('pair', ...$open)], count($open) === 3 ? 'open_all' : null)]);
+            return $this->judgement([self::open($in, $open, $single)]);
         }
         if ($in->missing !== []) {
             return $this->judgement(Missing::in($in));
         }
-        $ohms = array_map($in->number(...), self::PAIRS);
+        $ohms = array_map(fn (string $pair): float => max(0.0, $in->number($pair) - ($in->maybe('lead_ohms') ?? 0.0)), self::PAIRS);
 
-        return $in->int('phases') === 1 ? $this->singlePhase($in, $ohms) : $this->threePhase($in, $ohms);
+        return $single ? $this->singlePhase($in, $ohms) : $this->threePhase($in, $ohms);
     }
 
-    /** @param non-empty-list<float> $ohms */
+    /** @param non-empty-list<string> $open */
+    private static function open(Input $in, array $open, bool $single): Finding
+    {
+        if ($single) {
+            return $open === ['ohms_ab', 'ohms_bc'] && $in->given('ohms_ca')
+                ? Finding::stop('overload_open')
+                : Finding::stop('open_winding', ['count' => count($open), 'pair' => Word::of('terminals', ...array_map(fn (string $pair): string => self::TERMINALS[$pair], $open))]);
+        }
+
+        return Finding::stop('open_winding', ['count' => count($open), 'pair' => Word::of('pair', ...$open)], count($open) === 3 ? 'open_all' : null);
+    }
+
+    /**
+     * Run, start and both in series: by design unlike, so each is held against its own figure and the others.
+     *
+     * @param non-empty-list<float> $ohms C–R (run), C–S (start), R–S
+     */
     private function singlePhase(Input $in, array $ohms): Judgement
     {
-        if (min($ohms) === 0.0) {
-            return $this->judgement([self::shorted($ohms)]);
+        $small = [$in->maybe('plate_ohms'), $in->maybe('plate_start_ohms')];
+        $pair = match (true) {
+            max($ohms) === 0.0 || ! Limit::over(min($ohms) / max($ohms), self::SHORTED_SINGLE) => (int) array_search(min($ohms), $ohms, true),
+            $small[0] !== null && Limit::under($ohms[0] / $small[0], self::SHORTED) => 0,
+            $small[1] !== null && Limit::under($ohms[1] / $small[1], self::SHORTED) => 1,
+            default => null,
+        };
+        if ($pair !== null) {
+            return $this->judgement([Finding::stop('shorted_winding', ['pair' => Word::of('terminals', array_values(self::TERMINALS)[$pair]), 'ohms' => Said::ohms($ohms[$pair])])]);
         }
+        $expected = array_filter(['run' => self::expected($in, 'plate_ohms'), 'start' => self::expected($in, 'plate_start_ohms')], fn (?float $e): bool => $e !== null);
         /** @param non-empty-list<float> $r */
-        $difference = fn (array $r): array => ['sum' => 100 * abs(2 * max($r) - array_sum($r)) / max($r)];
-        $found = fn (array $j): array => Limit::over($j['sum'], self::SUM_OFF) ? [Finding::watch('sum_off', ['difference' => Said::percent($j['sum'], self::SUM_OFF)])] : [];
-        $judged = $difference($ohms);
-        $marginal = self::marginal($found, $judged, Uncertainty::eachAlone($difference, $ohms, self::errors($in, $ohms)));
-        $findings = $found($judged) ?: [Finding::note('sum_fits')];
+        $results = fn (array $r): array => ['sum' => 100 * abs(2 * max($r) - array_sum($r)) / max($r), 'ratio' => $r[1] / $r[0]]
+            + (isset($expected['run']) ? ['deviation' => 100 * ($r[0] / $expected['run'] - 1)] : [])
+            + (isset($expected['start']) ? ['deviation_start' => 100 * ($r[1] / $expected['start'] - 1)] : []);
+        $judged = $results($ohms);
+        $values = ['sum_difference' => Value::of($judged['sum'], '%'), 'start_ratio' => Value::of($judged['ratio'], '')];
+        foreach (['run' => ['expected', 'deviation'], 'start' => ['expected_start', 'deviation_start']] as $winding => [$name, $deviation]) {
+            if (isset($expected[$winding])) {
+                $values += [$name => Value::of($expected[$winding], 'ohm'), $deviation => Value::of($judged[$deviation] ?? 0.0, '%')];
+            }
+        }
+        $found = fn (array $j): array => self::foundSingle($in, $ohms, $j, $expected);
+        $marginal = self::marginal($found, $judged, Uncertainty::eachAlone($results, $ohms, self::errors($in, $ohms)));
+        $findings = $found($judged) ?: [Finding::note('sum_fits', ['ratio' => Said::number($judged['ratio'], 1)])];
+        if ($marginal) {
+            $findings[] = Finding::note('too_close');
+        }
 
-        return $this->judgement($findings, ['sum_difference' => Value::of($judged['sum'], '%')], $marginal);
+        return $this->judgement($findings, $values, $marginal);
+    }
+
+    /**
+     * @param non-empty-list<float> $ohms
+     * @param array<string, float>  $judged
+     * @param array<string, float>  $expected by winding
+     * @return list<Finding>
+     */
+    private static function foundSingle(Input $in, array $ohms, array $judged, array $expected): array
+    {
+        $said = ['run' => Said::ohms($ohms[0]), 'start' => Said::ohms($ohms[1])];
+        $findings = [];
+        if (Limit::under($judged['ratio'], 1.0)) {
+            $findings[] = Finding::stop('start_below_run', $said);
+        } elseif (Limit::under($judged['ratio'], self::START_NEAR_RUN)) {
+            $findings[] = Finding::watch('start_near_run', $said + ['ratio' => Said::number($judged['ratio'], 1, self::START_NEAR_RUN)]);
+        }
+        if (Limit::over($judged['sum'], self::SUM_OFF)) {
+            $findings[] = Finding::watch('sum_off', ['difference' => Said::percent($judged['sum'], self::SUM_OFF)]);
+        }
+        if (! $in->given('at_temperature') && ($in->given('plate_ohms') || $in->given('plate_start_ohms'))) {
+            $findings[] = Missing::at('at_temperature');
+        }
+        foreach (['run' => 'deviation', 'start' => 'deviation_start'] as $winding => $deviation) {
+            if (isset($expected[$winding]) && Limit::over(abs($judged[$deviation] ?? 0.0), self::OFF_PLATE)) {
+                $findings[] = Finding::watch('off_plate', self::offPlate(abs($judged[$deviation] ?? 0.0), $expected[$winding], $winding === 'run' ? $ohms[0] : $ohms[1]), "off_plate_$winding");
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return array<string, Said> */
+    private static function offPlate(float $deviation, float $expected, float $mean): array
+    {
+        return ['deviation' => Said::percent($deviation, self::OFF_PLATE), 'expected' => Said::ohms($expected), 'mean' => Said::ohms($mean)];
     }
 
     /** @param non-empty-list<float> $ohms */
@@ -103,7 +192,7 @@ final class Windings implements Check
         if ($mean === 0.0) {
             return $this->judgement([self::shorted($ohms)], ['mean' => Value::of(0.0, 'ohm')]);
         }
-        $expected = self::expected($in);
+        $expected = self::expected($in, 'plate_ohms');
         /** @param non-empty-list<float> $r */
         $results = fn (array $r): array => ['spread' => 100 * (max($r) - min($r)) / (array_sum($r) / 3)]
             + ($expected === null ? [] : ['deviation' => 100 * (array_sum($r) / 3 / $expected - 1)]);
@@ -145,7 +234,7 @@ final class Windings implements Check
             $findings[] = Missing::at('at_temperature');
         }
         if ($expected !== null && Limit::over(abs($judged['deviation'] ?? 0.0), self::OFF_PLATE)) {
-            $findings[] = Finding::watch('off_plate', ['deviation' => Said::percent(abs($judged['deviation'] ?? 0.0), self::OFF_PLATE), 'expected' => Said::ohms($expected), 'mean' => Said::ohms(array_sum($ohms) / 3)]);
+            $findings[] = Finding::watch('off_plate', self::offPlate(abs($judged['deviation'] ?? 0.0), $expected, array_sum($ohms) / 3));
         }
 
         return $findings;
@@ -172,15 +261,15 @@ final class Windings implements Check
         return Finding::stop('shorted_turns', ['pair' => Word::of('pair', $pair), 'ohms' => Said::ohms(min($ohms))]);
     }
 
-    /** Plate resistance at the winding's temperature, ohm; null when plate or temperature is not given. */
-    private static function expected(Input $in): ?float
+    /** A sheet's resistance at the winding's temperature, ohm; null when it or the temperature is not given. */
+    private static function expected(Input $in, string $plate): ?float
     {
-        if (! $in->all('plate_ohms', 'at_temperature')) {
+        if (! $in->all($plate, 'at_temperature')) {
             return null;
         }
         $factor = fn (string $name): float => 1 + self::COPPER_PER_KELVIN * (Units::fromCanonical($in->number($name), 'degC', Kind::Temperature) - 20);
 
-        return $in->number('plate_ohms') * $factor('at_temperature') / $factor('plate_temperature');
+        return $in->number($plate) * $factor('at_temperature') / $factor('plate_temperature');
     }
 
     /**
@@ -210,6 +299,6 @@ final class Windings implements Check
      */
     private function judgement(array $findings, array $values = [], bool $marginal = false): Judgement
     {
-        return new Judgement($findings, $values, $marginal, ['lockout', 'terminal_venting'], [Finding::note('basis')]);
+        return new Judgement($findings, $values, $marginal, ['lockout', 'terminal_venting', 'eye_protection', 'stored_energy'], [Finding::note('basis')]);
     }
 }

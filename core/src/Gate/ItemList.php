@@ -23,7 +23,7 @@ abstract class ItemList implements Check
 
     public function version(): int
     {
-        return 1;
+        return 2;
     }
 
     public function fields(): array

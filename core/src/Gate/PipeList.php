@@ -22,12 +22,14 @@ final class PipeList extends ItemList
             Item::must('stubs_capped'),
             Item::must('supports'),
             Item::must('hot_work'),
+            Item::always('joints_seen'),
+            Item::must('penetrations'),
             Item::optional('insulated'),
         ];
     }
 
     protected static function cautions(): array
     {
-        return ['hot_work', 'toxic_breakdown'];
+        return ['hot_work', 'toxic_breakdown', 'drilling_blind', 'asbestos'];
     }
 }

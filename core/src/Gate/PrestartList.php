@@ -19,9 +19,11 @@ final class PrestartList extends ItemList
             Item::must('shipping_out'),
             Item::must('lugs'),
             Item::must('wheel_free'),
-            Item::optional('belt'),
+            Item::must('belt'),
             Item::must('arrows'),
             Item::must('valves_open'),
+            Item::must('standing_pressure'),
+            Item::must('caps_bubbled'),
             Item::always('doors_on'),
             Item::must('filters_in'),
             Item::must('coil_clear'),
@@ -30,6 +32,8 @@ final class PrestartList extends ItemList
             Item::always('calls_off'),
             Item::always('safeties'),
             Item::always('earth'),
+            Item::must('neutral'),
+            Item::always('volts_read'),
             Item::must('rotation_read'),
             Item::must('gas_tested', JobType::Rooftop, JobType::Condensing),
         ];
@@ -37,6 +41,6 @@ final class PrestartList extends ItemList
 
     protected static function cautions(): array
     {
-        return ['lockout', 'rotating_parts', 'qualified_electrical'];
+        return ['lockout', 'rotating_parts', 'qualified_electrical', 'stored_energy', 'hand_on_contactor', 'remote_start'];
     }
 }

@@ -31,4 +31,9 @@ final class SetList extends ItemList
             Item::must('gas_line', JobType::Rooftop, JobType::Condensing),
         ];
     }
+
+    protected static function cautions(): array
+    {
+        return ['local_code', 'drilling_blind', 'asbestos', 'confined_space', 'ladder', 'attic', 'insects', 'working_alone'];
+    }
 }

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
+use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
+use IronStart\Core\Verdict\Caution;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -19,7 +23,7 @@ use IronStart\Core\Verdict\Uncertainty;
 use IronStart\Core\Verdict\Value;
 
 /** Whether the control transformer stands on the right tap, and what its secondary gives. */
-final class ControlVoltage implements Check
+final class ControlVoltage implements Check, DrawsOnRecord
 {
     use NoContradictions;
 
@@ -29,6 +33,10 @@ final class ControlVoltage implements Check
     private const WATCH = [20.0, 28.5];
     /** %, measured against expected: more is loaded or failing. */
     private const DIFFERENCE = 12.0;
+    /** Share of the supply by which another tap must be nearer to be worth moving to. */
+    private const NEARER = 0.03;
+    /** V at the secondary, whatever its nominal: nothing is there. */
+    private const NOTHING = 1.0;
 
     public function id(): string
     {
@@ -37,18 +45,27 @@ final class ControlVoltage implements Check
 
     public function version(): int
     {
-        return 1;
+        return 2;
     }
 
     public function fields(): array
     {
         return [
-            Field::volts('supply_average', 50)->needed(),
+            Field::volts('supply_average', 50)->neededWhen(fn (Input $in): bool => ! $in->given('supply_pair')),
             Field::volts('tap', 50)->needed(),
-            Field::quantities('taps', Kind::Voltage, 'V', 50, 1000),
+            Field::quantities('taps', Kind::Voltage, 'V', 50, 1000)->fromSheet('electrical.transformer.taps'),
             Field::volts('secondary_measured', 0, 600),
-            Field::volts('secondary_nominal', 5, 600)->default('24 V'),
+            Field::volts('secondary_nominal', 5, 600)->default('24 V')->fromSheet('electrical.transformer.secondary_nominal'),
+            Field::volts('supply_pair', 50),
         ];
+    }
+
+    /** The average with nothing running, as it was read last. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $average = $past->standingAverage();
+
+        return $average === null || $average < 50 || $average > 1000 ? [] : ['supply_average' => ['value' => $average, 'unit' => 'V']];
     }
 
     public function judge(Input $in): Judgement
@@ -56,7 +73,7 @@ final class ControlVoltage implements Check
         if ($in->missing !== []) {
             return $this->judgement(Missing::in($in), []);
         }
-        $supply = $in->number('supply_average');
+        $supply = $in->maybe('supply_pair') ?? $in->number('supply_average');
         $tap = $in->number('tap');
         $nominal = $in->number('secondary_nominal');
         $right = self::rightTap($in, $supply);
@@ -70,17 +87,16 @@ final class ControlVoltage implements Check
             'right_tap_secondary' => Value::of($nominal * $supply / $right, 'V'),
         ];
         $judged = ['secondary' => $secondary];
-        $unsure = ['secondary' => $secondary * Uncertainty::VOLTMETER];
+        $share = Instrument::Voltmeter->share() ?? 0.0;
+        $unsure = ['secondary' => $secondary * $share];
         if ($measured !== null) {
             $difference = fn (array $v): array => ['difference' => 100 * ($v[1] - $nominal * $v[0] / $tap) / ($nominal * $v[0] / $tap)];
             $judged += $difference([$supply, $measured]);
-            $unsure += Uncertainty::sharedInstrument($difference, [$supply, $measured], Uncertainty::VOLTMETER);
+            $unsure += Uncertainty::sharedInstrument($difference, [$supply, $measured], $share);
             $values['difference'] = Value::of($judged['difference'], '%');
         }
-        $wrongTap = $right === $tap ? [] : [Finding::watch('wrong_tap', [
-            'tap' => Said::volts($tap), 'right' => Said::volts($right), 'gives' => Said::volts($nominal * $supply / $right), 'supply' => Said::volts($supply),
-        ])];
-        $found = fn (array $j): array => [...self::band($j['secondary'], $nominal), ...$wrongTap, ...self::difference($j['difference'] ?? 0.0, $secondary, $expected)];
+        $said = ['tap' => Said::volts($tap), 'right' => Said::volts($right), 'gives' => Said::volts($nominal * $supply / $right), 'supply' => Said::volts($supply)];
+        $found = fn (array $j): array => self::found($j, $measured !== null, $nominal, $expected, [$supply, $tap, $right], $said);
         $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), $judged, $unsure);
         $findings = $found($judged);
         if ($findings === []) {
@@ -91,6 +107,27 @@ final class ControlVoltage implements Check
         }
 
         return $this->judgement($findings, $values, $marginal);
+    }
+
+    /**
+     * @param array<string, float>        $judged
+     * @param array{float, float, float}  $taps  supply, tap in use, right tap, V
+     * @param array<string, Said>         $said
+     * @return list<Finding>
+     */
+    private static function found(array $judged, bool $isMeasured, float $nominal, float $expected, array $taps, array $said): array
+    {
+        [$supply, $tap, $right] = $taps;
+        $secondary = $judged['secondary'];
+        $nothing = $isMeasured && Limit::under($secondary, self::NOTHING);
+        $off = $nothing ? [] : self::difference($judged['difference'] ?? 0.0, $secondary, $expected);
+        $worthMoving = ! Limit::under((abs($supply - $tap) - abs($supply - $right)) / ($supply * self::NEARER), 1.0);
+        $scale = $nominal / self::NOMINAL;
+        $wouldHelp = ! $nothing && ((Limit::under($secondary, self::CLEAR[0] * $scale) && $right < $tap) || (Limit::over($secondary, self::CLEAR[1] * $scale) && $right > $tap));
+        $wrong = $right !== $tap && ($worthMoving || $wouldHelp) ? [Finding::watch('wrong_tap', $said, $off === [] ? 'wrong_tap' : 'wrong_tap_and_off')] : [];
+        $band = $nothing ? [Finding::stop('no_secondary', ['secondary' => Said::volts($secondary)])] : self::band($secondary, $nominal, $wrong !== []);
+
+        return [...$band, ...$wrong, ...$off];
     }
 
     /** The tap whose ratio to the supply is nearest to 1; of a tie the lower. */
@@ -107,7 +144,7 @@ final class ControlVoltage implements Check
     }
 
     /** @return list<Finding> */
-    private static function band(float $secondary, float $nominal): array
+    private static function band(float $secondary, float $nominal, bool $tapIsWrong): array
     {
         $scale = $nominal / self::NOMINAL;
         if (Limit::within($secondary, self::CLEAR[0] * $scale, self::CLEAR[1] * $scale)) {
@@ -116,7 +153,7 @@ final class ControlVoltage implements Check
         $status = Limit::within($secondary, self::WATCH[0] * $scale, self::WATCH[1] * $scale) ? Status::Watch : Status::Stop;
         [$code, $limit] = $secondary < $nominal ? ['secondary_low', self::CLEAR[0] * $scale] : ['secondary_high', self::CLEAR[1] * $scale];
 
-        return [Finding::of($status, $code, ['secondary' => Said::volts($secondary, $limit), 'limit' => Said::volts($limit)])];
+        return [Finding::of($status, $code, ['secondary' => Said::volts($secondary, $limit), 'limit' => Said::volts($limit)], $tapIsWrong ? "{$code}_by_tap" : null)];
     }
 
     /** @return list<Finding> */
@@ -133,6 +170,6 @@ final class ControlVoltage implements Check
      */
     private function judgement(array $findings, array $values, bool $marginal = false): Judgement
     {
-        return new Judgement($findings, $values, $marginal, ['qualified_electrical', 'arc_flash'], [Finding::note('basis')]);
+        return new Judgement($findings, $values, $marginal, [...Caution::LIVE, 'stored_energy'], [Finding::note('basis')]);
     }
 }

@@ -8,7 +8,9 @@ use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
+use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Verdict\Caution;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -35,6 +37,12 @@ final class LegRoll implements Check
     /** Points by which one part must lead. */
     private const MARGIN = 2.0;
     private const STOP = 10.0;
+    /** %; worse than this before … */
+    private const CURED_FROM = 5.0;
+    /** … and better than this after: the move made a bad connection good. */
+    private const CURED_TO = 2.0;
+    /** Points by which two unbalances must differ for one place to be better. */
+    private const SAME = 1.0;
 
     public function id(): string
     {
@@ -43,7 +51,7 @@ final class LegRoll implements Check
 
     public function version(): int
     {
-        return 1;
+        return 2;
     }
 
     public function fields(): array
@@ -62,13 +70,13 @@ final class LegRoll implements Check
 
     public function judge(Input $in): Judgement
     {
-        $cautions = ['qualified_electrical', 'arc_flash', 'lockout', 'live_rotation_swap', 'rotating_parts'];
+        $cautions = [...Caution::LIVE, 'lockout', 'live_rotation_swap', 'rotating_parts'];
         if ($in->missing !== []) {
             return new Judgement(Missing::in($in), cautions: $cautions, basis: [Finding::note('basis')]);
         }
         $amps = array_map($in->number(...), [...self::BEFORE, ...self::AFTER]);
         $parts = self::parts($amps);
-        $unsure = Uncertainty::sharedInstrument(self::parts(...), $amps, Uncertainty::AMMETER);
+        $unsure = Uncertainty::sharedInstrument(self::parts(...), $amps, Instrument::ClampMeter->share());
         $judged = ['before' => $parts['before'], 'after' => $parts['after'], 'lead' => $parts['lead']];
         $marginal = Uncertainty::decides(function (array $j): string {
             [$cause, $status] = self::cause($j);
@@ -76,18 +84,25 @@ final class LegRoll implements Check
             return "$cause {$status->value}";
         }, $judged, array_intersect_key($unsure, $judged));
         [$cause, $status] = self::cause($judged);
-        $better = $parts['after'] < $parts['before'] ? 'after' : 'before';
-        $values = [
-            'unbalance_before' => Value::of($parts['before'], '%'),
-            'unbalance_after' => Value::of($parts['after'], '%'),
-            'supply_part' => Value::of($parts['supply'], '%'),
-            'motor_part' => Value::of($parts['motor'], '%'),
-            'best_position' => Value::text($better),
-        ];
-        $findings = [Finding::of($status, $cause, ['supply' => Said::percent($parts['supply']), 'motor' => Said::percent($parts['motor']), 'before' => Said::percent($parts['before']), 'after' => Said::percent($parts['after'])])];
-        $findings[] = Finding::note($better === 'after' ? 'leave_after' : 'leave_before');
+        $better = self::better($parts['before'], $parts['after']);
+        $values = ['unbalance_before' => Value::of($parts['before'], '%'), 'unbalance_after' => Value::of($parts['after'], '%')];
+        if ($cause !== 'move_cured') {
+            $values += ['supply_part' => Value::of($parts['supply'], '%'), 'motor_part' => Value::of($parts['motor'], '%')];
+        }
+        $said = ['before' => Said::percent($parts['before']), 'after' => Said::percent($parts['after'])];
+        $shares = ['supply' => Said::percent($parts['supply']), 'motor' => Said::percent($parts['motor'])];
+        $findings = [Finding::of($status, $cause, in_array($cause, ['move_cured', 'too_balanced'], true) ? $said : $said + $shares)];
+        if ($cause !== 'too_balanced') {
+            $findings[] = Finding::note("leave_$better");
+        }
 
-        return new Judgement($findings, $values, $marginal, $cautions, [Finding::note('basis')]);
+        return new Judgement($findings, $values + ['best_position' => Value::text($better)], $marginal, $cautions, [Finding::note('basis')]);
+    }
+
+    /** @return 'same'|'before'|'after' where the lines are better left */
+    private static function better(float $before, float $after): string
+    {
+        return ! Limit::over(abs($before - $after), self::SAME) ? 'same' : ($after < $before ? 'after' : 'before');
     }
 
     /**
@@ -96,6 +111,9 @@ final class LegRoll implements Check
      */
     private static function cause(array $judged): array
     {
+        if (Limit::over($judged['before'], self::CURED_FROM) && Limit::under($judged['after'], self::CURED_TO)) {
+            return ['move_cured', Status::Watch];
+        }
         if (! Limit::over($judged['before'], self::TOO_BALANCED) || ! Limit::over($judged['after'], self::TOO_BALANCED)) {
             return ['too_balanced', Status::Open];
         }

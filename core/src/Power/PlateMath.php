@@ -44,17 +44,17 @@ final class PlateMath implements Check
     public function fields(): array
     {
         $load = [
-            Field::text('name')->structural(),
-            Field::amps('amps')->positive()->needed(),
-            Field::count('quantity', 1, 100)->default(1),
-            Field::texts('runs_in'),
+            Field::text('name')->structural()->fromSheet('name'),
+            Field::amps('amps')->positive()->needed()->fromSheet('amps'),
+            Field::count('quantity', 1, 100)->default(1)->fromSheet('quantity'),
+            Field::texts('runs_in')->fromSheet('runs_in'),
         ];
 
         return [
-            Field::items('motors', ...$load)->neededWhen(fn (Input $in): bool => ! $in->given('heaters')),
-            Field::items('heaters', ...$load),
-            Field::amps('plate_mca')->positive()->needed(),
-            Field::amps('plate_mocp')->positive(),
+            Field::items('motors', ...$load)->fromSheet('electrical.motors')->neededWhen(fn (Input $in): bool => ! $in->given('heaters')),
+            Field::items('heaters', ...$load)->fromSheet('electrical.heaters'),
+            Field::amps('plate_mca')->positive()->needed()->fromSheet('electrical.mca'),
+            Field::amps('plate_mocp')->positive()->fromSheet('electrical.mocp'),
             Field::texts('modes'),
         ];
     }

@@ -5,10 +5,16 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
+use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\Past;
+use IronStart\Core\Clock\ClockKind;
+use IronStart\Core\Verdict\Caution;
+use IronStart\Core\Verdict\Effect;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -24,7 +30,7 @@ use IronStart\Core\Verdict\Word;
  * A compressor's rated load amps is no working target: running above it counts only with high head. Amps
  * read with the doors off do not count, whatever they are.
  */
-final class RunningAmps implements Check
+final class RunningAmps implements Check, DrawsOnRecord
 {
     private const COMPRESSORS = ['scroll', 'screw', 'reciprocating'];
     /** Share of the average under which a leg is gone. */
@@ -34,6 +40,14 @@ final class RunningAmps implements Check
     private const UNBALANCE_ALWAYS_STOP = 25.0;
     /** A; under this a clamp's last digit makes unbalance of its own. */
     private const SMALL_MOTOR = 5.0;
+    /** A blower turning backwards draws about half of its plate: it is looked at from here. */
+    private const BLOWER_MINIMUM = 0.6;
+    /** Share of its plate under which any other motor is unloaded. */
+    private const MINIMUM = 0.4;
+    /** Times the plate: no motor runs so, it stands still under power. */
+    private const LOCKED = 4.0;
+    /** Their input says nothing of unbalance or of low load. */
+    private const DRIVES = ['inverter', 'ecm'];
     /** Of several machines in one reading all but this share of one must show. */
     private const ONE_DEAD = 0.8;
 
@@ -44,32 +58,41 @@ final class RunningAmps implements Check
 
     public function version(): int
     {
-        return 1;
+        return 2;
     }
 
     public function fields(): array
     {
-        $three = fn (Input $load): bool => $load->number('phases') === 3.0;
+        $in = fn (Input $load): bool => ! $load->flag('out');
+        $three = fn (Input $load): bool => $in($load) && self::phases($load) === 3;
 
         return [
             Field::items(
                 'loads',
-                Field::text('name')->structural(),
-                Field::word('kind', 'scroll', 'screw', 'reciprocating', 'blower', 'condenser_fan', 'pump')->structural(),
-                Field::choice('phases', 1, 3)->default(3),
-                Field::amps('amps_a')->needed(),
+                Field::text('name')->structural()->fromSheet('name'),
+                Field::word('kind', 'scroll', 'screw', 'reciprocating', 'blower', 'condenser_fan', 'pump')->structural()->fromSheet('kind'),
+                Field::choice('phases', 1, 3)->fromSheet('phases'),
+                Field::amps('amps_a')->neededWhen($in),
                 Field::amps('amps_b')->neededWhen($three),
                 Field::amps('amps_c')->neededWhen($three),
-                Field::amps('plate_amps')->positive(),
-                Field::items('plate_points', Field::volts('volts')->positive(), Field::amps('amps')->positive()),
+                Field::amps('plate_amps')->positive()->fromSheet('amps'),
+                Field::items('plate_points', Field::volts('volts')->positive(), Field::amps('amps')->positive())->fromSheet('plate_points'),
                 Field::volts('volts_average')->positive(),
-                Field::number('minimum_ratio', 0, 1)->default(0.4),
+                Field::number('minimum_ratio', 0, 1),
                 Field::number('maximum_ratio', 1, 3)->default(1.10),
                 Field::flag('high_head'),
                 Field::count('quantity', 1, 6)->default(1),
-            )->uniqueBy('name')->needed(),
-            Field::flag('doors_on'),
+                Field::word('drive', 'across_line', 'soft_starter', 'part_winding', 'inverter', 'ecm', 'single_phase')->default('across_line')->fromSheet('drive'),
+                Field::flag('out')->broughtIn(),
+            )->uniqueBy('name')->needed()->fromSheet('motors'),
+            Field::flag('doors_on')->toldToRecord(),
         ];
+    }
+
+    /** What is tagged out of service. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        return ['loads' => array_fill_keys($past->motorsOut, ['out' => true])];
     }
 
     public function contradictions(Input $in): iterable
@@ -85,9 +108,12 @@ final class RunningAmps implements Check
     public function judge(Input $in): Judgement
     {
         $findings = Missing::in($in);
-        $values = $judged = $unsure = [];
-        $plates = [];
+        $values = $judged = $unsure = $plates = $out = [];
         foreach ($in->items('loads') as $i => $load) {
+            if ($load->flag('out')) {
+                $out[] = Finding::clear('out:' . $load->text('name'), ['name' => $load->text('name')]);
+                continue;
+            }
             $legs = self::legs($load);
             if ($legs === null) {
                 continue;
@@ -99,11 +125,11 @@ final class RunningAmps implements Check
             $results = function (array $v) use ($plate, $i): array {
                 $average = array_sum($v) / count($v);
 
-                return (is_string($plate) ? [] : ["ratio.$i" => $average / $plate])
+                return (is_string($plate) ? [] : ["ratio.$i" => $average / $plate, "locked.$i" => max($v) / $plate])
                     + (count($v) === 3 && $average > 0 ? ["unbalance.$i" => ThreeLegs::of($v)->unbalance()] : []);
             };
             $judged += $results($legs);
-            $unsure += Uncertainty::sharedInstrument($results, $legs, Uncertainty::AMMETER);
+            $unsure += Uncertainty::sharedInstrument($results, $legs, Instrument::ClampMeter->share());
             if (is_string($plate)) {
                 $findings[] = Missing::at($plate);
             } else {
@@ -115,17 +141,20 @@ final class RunningAmps implements Check
             }
             $plates[$i] = is_string($plate) ? null : $plate;
         }
+        if ($out !== [] && count($out) === count($in->items('loads'))) {
+            $findings[] = Missing::at('loads');
+        }
         if ($in->given('doors_on') && ! $in->flag('doors_on')) {
             $findings[] = Finding::open('doors_off');
         }
         $found = fn (array $j): array => [...$findings, ...self::found($in, $j, $plates)];
         $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), $judged, $unsure);
         $findings = $found($judged);
-        if ($findings === []) {
-            $findings = self::allWell($in, $judged);
+        if (array_filter($findings, fn (Finding $f): bool => $f->status !== Status::Clear) === []) {
+            $findings = [...$findings, ...self::allWell($in, $judged)];
         }
 
-        return new Judgement($findings, $values, $marginal, ['qualified_electrical', 'arc_flash'], [Finding::note('basis')]);
+        return new Judgement([...$findings, ...$out], $values, $marginal, [...Caution::LIVE, 'hand_on_contactor'], [Finding::note('basis')], sets: [Effect::ends(ClockKind::Stabilise)]);
     }
 
     /**
@@ -136,8 +165,9 @@ final class RunningAmps implements Check
     private static function found(Input $in, array $judged, array $plates): array
     {
         $findings = [];
+        $doorsOff = $in->given('doors_on') && ! $in->flag('doors_on');
         foreach ($in->items('loads') as $i => $load) {
-            $legs = self::legs($load);
+            $legs = $load->flag('out') ? null : self::legs($load);
             if ($legs === null) {
                 continue;
             }
@@ -145,12 +175,12 @@ final class RunningAmps implements Check
             $name = $load->text('name');
             if ($average === 0.0) {
                 $findings[] = Finding::open("not_running:$name", ['name' => $name]);
-            } elseif (count($legs) === 3 && min($legs) < self::LOST_LEG * $average) {
+            } elseif (count($legs) === 3 && Limit::under(min($legs) / $average, self::LOST_LEG)) {
                 $findings[] = Finding::stop("single_phasing:$name", ['name' => $name, 'leg' => Word::of('line', ['a', 'b', 'c'][(int) array_search(min($legs), $legs, true)]), 'amps' => Said::amps(min($legs)), 'average' => Said::amps($average)]);
             } else {
                 $findings = [
                     ...$findings,
-                    ...self::ratio($load, $judged["ratio.$i"] ?? null, $average, $plates[$i]),
+                    ...self::ratio($load, $judged["ratio.$i"] ?? null, $judged["locked.$i"] ?? null, $average, $plates[$i], $doorsOff),
                     ...self::unbalance($load, $judged["unbalance.$i"] ?? null, $average, $legs),
                 ];
             }
@@ -159,26 +189,51 @@ final class RunningAmps implements Check
         return $findings;
     }
 
-    /** @return list<Finding> the first that holds */
-    private static function ratio(Input $load, ?float $ratio, float $average, ?float $plate): array
+    private static function isDrive(Input $load): bool
     {
-        if ($ratio === null || $plate === null) {
-            return [];
-        }
-        $name = $load->text('name');
-        $said = ['name' => $name, 'amps' => Said::amps($average, $plate), 'plate' => Said::amps($plate), 'share' => Said::percent(100 * $ratio)];
-        $compressor = in_array($load->text('kind'), self::COMPRESSORS, true);
-        $least = $load->number('minimum_ratio');
-        if ($load->int('quantity') > 1) {
-            $least = max($least, ($load->int('quantity') - self::ONE_DEAD) / $load->int('quantity'));
-        }
+        return in_array($load->text('drive'), self::DRIVES, true);
+    }
 
-        return match (true) {
-            Limit::over($ratio, $load->number('maximum_ratio')) => [Finding::stop("over_plate:$name", $said)],
-            Limit::over($ratio, 1.0) => $compressor && ! $load->flag('high_head') ? [] : [Finding::watch("over_plate:$name", $said)],
-            Limit::under($ratio, $least) => [Finding::watch("low_amps:$name", $said)],
+    /** @return list<Finding> the first that holds, and what a drive's input can't say */
+    private static function ratio(Input $load, ?float $ratio, ?float $locked, float $average, ?float $plate, bool $doorsOff): array
+    {
+        $name = $load->text('name');
+        $drive = self::isDrive($load) ? [Finding::clear("drive_input:$name", ['name' => $name])] : [];
+        if ($ratio === null || $plate === null || $locked === null) {
+            return $drive;
+        }
+        $kind = $load->text('kind');
+        $said = ['name' => $name, 'amps' => Said::amps($average, $plate), 'plate' => Said::amps($plate), 'share' => Said::percent(100 * $ratio)];
+        $compressor = in_array($kind, self::COMPRESSORS, true);
+        $over = match (true) {
+            $compressor => 'over_plate_compressor',
+            $kind === 'blower' => 'over_plate_blower',
+            default => 'over_plate_fan',
+        };
+        // With the doors off a blower's static is low and its amps high: the doors say it, not the motor.
+        $openBlower = $doorsOff && $kind === 'blower';
+        $found = match (true) {
+            Limit::over($locked, self::LOCKED) => [Finding::stop("locked_rotor:$name", ['name' => $name, 'amps' => Said::amps($locked * $plate), 'plate' => Said::amps($plate)])],
+            Limit::over($ratio, 1.0) && $openBlower => [],
+            Limit::over($ratio, $load->number('maximum_ratio')) => [Finding::stop("over_plate:$name", $said, $over)],
+            Limit::over($ratio, 1.0) => match (true) {
+                ! $compressor || $load->flag('high_head') => [Finding::watch("over_plate:$name", $said, $over)],
+                $load->given('high_head') => [],
+                default => [Finding::note('ask_head', ['name' => $name, 'share' => Said::percent(100 * $ratio, 100.0)])],
+            },
+            Limit::under($ratio, self::least($load)) => self::isDrive($load) ? [] : [Finding::watch("low_amps:$name", $said, $compressor ? 'low_amps_compressor' : ($kind === 'blower' ? 'low_amps_blower' : 'low_amps'))],
             default => [],
         };
+
+        return [...$found, ...$drive];
+    }
+
+    /** The least share of its plate that a motor at work draws. */
+    private static function least(Input $load): float
+    {
+        $least = $load->maybe('minimum_ratio') ?? ($load->text('kind') === 'blower' ? self::BLOWER_MINIMUM : self::MINIMUM);
+
+        return $load->int('quantity') > 1 ? max($least, ($load->int('quantity') - self::ONE_DEAD) / $load->int('quantity')) : $least;
     }
 
     /**
@@ -187,7 +242,7 @@ final class RunningAmps implements Check
      */
     private static function unbalance(Input $load, ?float $unbalance, float $average, array $legs): array
     {
-        if ($unbalance === null || ! Limit::over($unbalance, self::UNBALANCE)) {
+        if ($unbalance === null || self::isDrive($load) || ! Limit::over($unbalance, self::UNBALANCE)) {
             return [];
         }
         $stop = Limit::over($average, self::SMALL_MOTOR) || Limit::over($unbalance, self::UNBALANCE_ALWAYS_STOP);
@@ -197,10 +252,15 @@ final class RunningAmps implements Check
         ])];
     }
 
+    private static function phases(Input $load): int
+    {
+        return (int) ($load->maybe('phases') ?? ($load->text('drive') === 'single_phase' ? 1 : 3));
+    }
+
     /** @return list<float>|null the readings of one load, null when one is missing */
     private static function legs(Input $load): ?array
     {
-        $names = $load->int('phases') === 3 ? ['amps_a', 'amps_b', 'amps_c'] : ['amps_a'];
+        $names = self::phases($load) === 3 ? ['amps_a', 'amps_b', 'amps_c'] : ['amps_a'];
 
         return $load->all(...$names) ? array_map($load->number(...), $names) : null;
     }
@@ -260,13 +320,15 @@ final class RunningAmps implements Check
     {
         $findings = [];
         $most = null;
+        $judgedOf = 0;
         foreach ($in->items('loads') as $i => $load) {
+            $judgedOf += isset($judged["ratio.$i"]) ? 1 : 0;
             if (isset($judged["ratio.$i"]) && ($most === null || $judged["ratio.$i"] > $judged["ratio.$most"])) {
                 $most = $i;
             }
         }
         if ($most !== null) {
-            $findings[] = Finding::note('well', ['name' => $in->items('loads')[$most]->text('name'), 'share' => Said::percent(100 * $judged["ratio.$most"]), 'count' => count($in->items('loads'))]);
+            $findings[] = Finding::note('well', ['name' => $in->items('loads')[$most]->text('name'), 'share' => Said::percent(100 * $judged["ratio.$most"]), 'count' => $judgedOf]);
         }
         if (! $in->given('doors_on')) {
             $findings[] = Finding::note('doors_not_said');

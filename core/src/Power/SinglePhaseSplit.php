@@ -52,7 +52,7 @@ final class SinglePhaseSplit implements Check
                 Field::amps('amps')->needed(),
                 Field::word('across', 'ab', 'bc', 'ca', 'auto')->default('auto'),
             )->uniqueBy('name')->needed(),
-            Field::amps('feeder_ampacity')->positive(),
+            Field::amps('feeder_ampacity')->positive()->readWith(null),
         ];
     }
 

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
@@ -22,10 +24,14 @@ use IronStart\Core\Verdict\Value;
  * Dip ≈ 100·X''·S_start/S_source / (1 + X''·S_start/S_source). Contactors feel the dip over a few cycles,
  * where transient reactance (0.2 to 0.25) counts; the default 0.15 flatters the generator.
  */
-final class TemporarySupply implements Check
+final class TemporarySupply implements Check, DrawsOnRecord
 {
     /** Room over the running load. */
     private const ROOM = 1.25;
+    /** kVA a source rated in kW counts for: 1 / power factor. */
+    private const POWER_FACTOR = 0.8;
+    /** Share of the dip allowed from which it is near. */
+    private const NEAR = 0.80;
 
     public function id(): string
     {
@@ -34,23 +40,33 @@ final class TemporarySupply implements Check
 
     public function version(): int
     {
-        return 1;
+        return 2;
     }
 
     public function fields(): array
     {
         return [
-            Field::items('modes', Field::text('name')->structural(), Field::amps('running_amps')->needed())->uniqueBy('name')->needed(),
-            Field::amps('locked_rotor_amps', 0, 20000)->needed(),
+            Field::items('modes', Field::text('name')->structural()->fromSheet('name'), Field::amps('running_amps')->needed()->fromSheet('running_amps'))->uniqueBy('name')->needed()->fromSheet('electrical.modes'),
+            Field::amps('locked_rotor_amps', 0, 20000)->neededWhen(fn (Input $in): bool => ! $in->flag('soft_start'))->fromSheet('electrical.locked_rotor_amps'),
             Field::volts('line_voltage')->positive()->needed(),
             Field::text('mode'),
-            Field::choice('phases', 1, 3)->default(3),
-            Field::quantity('source_kva', Kind::ApparentPower, 'kVA')->positive()->neededWhen(fn (Input $in): bool => ! $in->given('source_amps')),
-            Field::amps('source_amps')->positive(),
+            Field::choice('phases', 1, 3)->default(3)->fromSheet('electrical.phases'),
+            Field::quantity('source_kva', Kind::ApparentPower, 'kVA')->positive()->neededWhen(fn (Input $in): bool => ! $in->given('source_amps') && ! $in->given('source_kw')),
+            Field::amps('source_amps')->positive()->readWith(null),
+            Field::quantity('source_kw', Kind::ElectricPower, 'kW', 0.1, 100_000)->startsIn('kW'),
             Field::percent('starting_dip_limit', 0, 100)->default(20.0),
             Field::number('subtransient_reactance', 0.001, 1)->default(0.15),
             Field::word('source_kind', 'generator', 'utility')->default('generator'),
+            Field::flag('soft_start'),
         ];
+    }
+
+    /** The average of the three pairs with nothing running. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $average = $past->standingAverage();
+
+        return $average === null ? [] : ['line_voltage' => ['value' => $average, 'unit' => 'V']];
     }
 
     public function contradictions(Input $in): iterable
@@ -68,33 +84,44 @@ final class TemporarySupply implements Check
         }
         $k = ($in->int('phases') === 3 ? sqrt(3) : 1.0) * $in->number('line_voltage') / 1000;
         $running = $k * self::runningAmps($in);
-        $start = $k * $in->number('locked_rotor_amps');
-        $source = min($in->maybe('source_kva') ?? INF, $in->given('source_amps') ? $k * $in->number('source_amps') : INF);
+        $kilowatts = $in->in('source_kw', 'kW');
+        $source = min($in->maybe('source_kva') ?? INF, $in->given('source_amps') ? $k * $in->number('source_amps') : INF, $kilowatts === null ? INF : $kilowatts / self::POWER_FACTOR);
         $needed = self::ROOM * $running;
         $values = [
             'running_kva' => Value::of($running, 'kVA'),
             'needed_kva' => Value::of($needed, 'kVA'),
-            'start_kva' => Value::of($start, 'kVA'),
             'source_kva' => Value::of($source, 'kVA'),
         ];
         $findings = [];
         if (Limit::under($source, $needed)) {
             $findings[] = Finding::stop('source_small', ['source' => Said::kva($source, $needed), 'needed' => Said::kva($needed)]);
         }
-        if ($in->text('source_kind') === 'generator' || $in->given('subtransient_reactance')) {
-            $step = $in->number('subtransient_reactance') * $start / $source;
-            $dip = 100 * $step / (1 + $step);
-            $limit = $in->number('starting_dip_limit');
-            $values['dip'] = Value::of($dip, '%');
-            if (Limit::over($dip, $limit)) {
-                $findings[] = Finding::stop('dip_over_limit', ['dip' => Said::percent($dip, $limit), 'limit' => Said::percent($limit)]);
-            }
+        $start = $in->given('locked_rotor_amps') ? $k * $in->number('locked_rotor_amps') : null;
+        if ($start !== null) {
+            $values['start_kva'] = Value::of($start, 'kVA');
         }
-        if ($findings === []) {
-            $findings[] = Finding::note('carries', ['source' => Said::kva($source), 'needed' => Said::kva($needed)]);
+        $said = ['source' => Said::kva($source), 'needed' => Said::kva($needed)];
+        if ($start === null || ($in->text('source_kind') === 'utility' && ! $in->given('subtransient_reactance'))) {
+            $findings = $findings === [] ? [Finding::note('carries', $said)] : $findings;
+
+            return $this->judgement([...$findings, Finding::note('after_connecting')], $values, $in);
+        }
+        $step = $in->number('subtransient_reactance') * $start / $source;
+        $dip = 100 * $step / (1 + $step);
+        $limit = $in->number('starting_dip_limit');
+        $values['dip'] = Value::of($dip, '%');
+        $saidDip = ['dip' => Said::percent($dip, $limit), 'limit' => Said::percent($limit)];
+        if (Limit::over($dip, $limit)) {
+            $findings[] = Finding::stop('dip_over_limit', $saidDip);
+        } elseif (Limit::over($dip, self::NEAR * $limit)) {
+            $findings[] = Finding::watch('dip_near', $saidDip);
+        } elseif (Limit::over($start, $source) && ! $in->given('subtransient_reactance')) {
+            $findings[] = Finding::watch('dip_near', $saidDip + ['start' => Said::kva($start, $source), 'source' => Said::kva($source)], 'dip_guessed');
+        } else {
+            $findings[] = Finding::note($findings === [] ? 'carries_starting' : 'dip_fits', $findings === [] ? $said + $saidDip : $saidDip);
         }
 
-        return $this->judgement($findings, $values, $in);
+        return $this->judgement([...$findings, Finding::note('after_connecting')], $values, $in);
     }
 
     private static function runningAmps(Input $in): float

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
+use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\Past;
+use IronStart\Core\Verdict\Caution;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -24,9 +28,13 @@ use IronStart\Core\Verdict\Word;
  * Extra winding heating 2·u² and the derating curve are the figures motor standards give for unbalanced
  * voltage u (percent departure of the furthest leg from the average).
  */
-final class Voltage implements Check
+final class Voltage implements Check, DrawsOnRecord
 {
     private const PAIRS = ['ab', 'bc', 'ca'];
+    /** The conductor two pairs share. */
+    private const SHARED = ['ab' => ['bc' => 'b', 'ca' => 'a'], 'bc' => ['ca' => 'c']];
+    /** Share of a nominal system within which a reading belongs to it. */
+    private const SYSTEM = 0.12;
     private const UNBALANCE_CLEAR = 1.0;
     private const UNBALANCE_NEVER = 5.0;
     private const SAG_WATCH = 3.0;
@@ -41,7 +49,7 @@ final class Voltage implements Check
 
     public function version(): int
     {
-        return 1;
+        return 2;
     }
 
     public function fields(): array
@@ -50,11 +58,11 @@ final class Voltage implements Check
             Field::volts('volts_ab')->needed(),
             Field::volts('volts_bc')->needed(),
             Field::volts('volts_ca')->needed(),
-            Field::parsed('plate_voltage', PlateVoltage::parse(...))
+            Field::parsed('plate_voltage', PlateVoltage::parse(...))->fromSheet('electrical.plate_voltage')
                 ->neededWhen(fn (Input $in): bool => ! $in->all('volts_min', 'volts_max')),
-            Field::volts('volts_min')->positive(),
-            Field::volts('volts_max')->positive(),
-            Field::percent('unbalance_limit', 0, 5)->default(2.0),
+            Field::volts('volts_min')->positive()->fromSheet('electrical.volts_min'),
+            Field::volts('volts_max')->positive()->fromSheet('electrical.volts_max'),
+            Field::percent('unbalance_limit', 0, 5)->default(2.0)->fromSheet('electrical.unbalance_limit'),
             Field::flag('loaded'),
             Field::volts('no_load_average')->positive(),
         ];
@@ -65,6 +73,14 @@ final class Voltage implements Check
         if ($in->all('volts_min', 'volts_max') && $in->number('volts_min') > $in->number('volts_max')) {
             yield InputError::at('volts_min', $in->number('volts_min'), 'a voltage not above volts_max', 'V is above volts_max');
         }
+    }
+
+    /** About the loaded supply: what it was with nothing running. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $average = $subject === 'loaded' ? $past->standingAverage() : null;
+
+        return $average === null || $average <= 0 || $average > 1000 ? [] : ['no_load_average' => ['value' => $average, 'unit' => 'V']];
     }
 
     public function judge(Input $in): Judgement
@@ -80,7 +96,7 @@ final class Voltage implements Check
         }
         $limit = $in->number('unbalance_limit');
         $judged = ['ab' => $legs->first, 'bc' => $legs->second, 'ca' => $legs->third];
-        $unsure = ['ab' => $legs->first * Uncertainty::VOLTMETER, 'bc' => $legs->second * Uncertainty::VOLTMETER, 'ca' => $legs->third * Uncertainty::VOLTMETER];
+        $unsure = ['ab' => $legs->first * Instrument::Voltmeter->share(), 'bc' => $legs->second * Instrument::Voltmeter->share(), 'ca' => $legs->third * Instrument::Voltmeter->share()];
         $values += [
             'unbalance' => Value::of($legs->unbalance(), '%'),
             'heating_rise' => Value::of(2 * $legs->unbalance() ** 2, '%'),
@@ -96,13 +112,23 @@ final class Voltage implements Check
         };
         $readings = $sag ? [...$legs->all(), $still] : $legs->all();
         $judged += $results($readings);
-        $unsure += Uncertainty::sharedInstrument($results, $readings, Uncertainty::VOLTMETER);
+        $unsure += Uncertainty::sharedInstrument($results, $readings, Instrument::Voltmeter->share());
         if ($sag) {
             $values['sag'] = Value::of($judged['sag'] ?? 0.0, '%');
         }
-        $found = fn (array $judged): array => self::findings($judged, $low, $high, $limit, self::PAIRS[$legs->worst]);
+        $weak = self::weakConductor($legs);
+        $said = ['leg' => Word::of('leg', self::PAIRS[$legs->worst]), 'weak' => $weak === null ? '' : Word::of('line', $weak)];
+        $found = fn (array $judged): array => self::findings($judged, $low, $high, $limit, $said);
         $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), $judged, $unsure);
         $findings = $found($judged);
+        if ($weak !== null && array_filter($findings, fn (Finding $f): bool => in_array($f->code, ['unbalance_watch', 'unbalance_over_limit'], true)) !== []) {
+            $values['weak_conductor'] = Value::text($weak);
+        }
+        $other = self::otherSystem($legs, $low, $high, $still);
+        if ($other !== null) {
+            // The wrong supply explains the rest: no lug is loose.
+            array_unshift($findings, Finding::stop("other_system:$other", ['average' => Said::volts($legs->average), 'low' => Said::volts($low), 'high' => Said::volts($high), 'system' => $other]));
+        }
         if ($findings === []) {
             $findings[] = Finding::note('fit', ['average' => Said::volts($legs->average), 'unbalance' => Said::percent($legs->unbalance())]);
         }
@@ -110,7 +136,47 @@ final class Voltage implements Check
             $findings[] = Finding::note('too_close');
         }
 
-        return $this->judgement($findings, $values, $marginal, $in);
+        return $this->judgement($other === null ? $findings : self::withoutLugs($findings), $values, $marginal, $in);
+    }
+
+    /**
+     * The nominal system the supply belongs to, where it is another than the range's; null where it is not.
+     *
+     * @param float $low  V
+     * @param float $high V
+     */
+    private static function otherSystem(ThreeLegs $legs, float $low, float $high, ?float $noLoad): ?int
+    {
+        if (Limit::within($legs->average, $low, $high) || ($noLoad !== null && Limit::within($noLoad, $low, $high))) {
+            return null;
+        }
+        $fits = array_filter(PlateVoltage::FAMILIES, fn (int $system): bool => array_filter($legs->all(), fn (float $v): bool => Limit::over(abs($v / $system - 1), self::SYSTEM)) === []);
+        if ($fits === []) {
+            return null;
+        }
+        $nearest = PlateVoltage::nearest(array_map(floatval(...), array_values($fits)), $legs->average);
+
+        return Limit::within($nearest, $low, $high) ? null : (int) $nearest;
+    }
+
+    /**
+     * Where the whole supply is another one, its unbalance and its limits are told without what to mend.
+     *
+     * @param list<Finding> $findings
+     * @return list<Finding>
+     */
+    private static function withoutLugs(array $findings): array
+    {
+        return array_map(fn (Finding $f): Finding => str_starts_with($f->code, 'other_system') || $f->note ? $f
+            : Finding::of($f->status, $f->code, array_intersect_key($f->params, ['leg' => 1, 'volts' => 1, 'limit' => 1, 'unbalance' => 1, 'sag' => 1]), $f->code . '_besides'), $findings);
+    }
+
+    /** The conductor both low pairs share, a, b or c; null unless exactly two pairs are below the average. */
+    private static function weakConductor(ThreeLegs $legs): ?string
+    {
+        $below = array_keys(array_filter(array_combine(self::PAIRS, $legs->all()), fn (float $v): bool => Limit::under($v, $legs->average)));
+
+        return count($below) === 2 ? self::SHARED[$below[0]][$below[1]] ?? null : null;
     }
 
     /** @return array{0: float, 1: float} V; the sheet's own ends win over the plate's */
@@ -124,9 +190,10 @@ final class Voltage implements Check
 
     /**
      * @param array<string, float> $judged
+     * @param array<string, Word|string> $said the pair furthest off, and the conductor both low pairs share ('' where there is none)
      * @return list<Finding>
      */
-    private static function findings(array $judged, float $low, float $high, float $limit, string $worst): array
+    private static function findings(array $judged, float $low, float $high, float $limit, array $said): array
     {
         $findings = [];
         $lowest = $highest = null;
@@ -136,32 +203,31 @@ final class Voltage implements Check
             $highest = Limit::over($volts, $high) && ($highest === null || $volts > $judged[$highest]) ? $pair : $highest;
         }
         if ($lowest !== null) {
-            $findings[] = Finding::stop('under_voltage', ['leg' => Word::of('leg', $lowest), 'volts' => Said::volts($judged[$lowest], $low), 'limit' => Said::volts($low)]);
+            $findings[] = Finding::stop('under_voltage', ['leg' => Word::of('leg', $lowest), 'volts' => Said::volts($judged[$lowest], $low), 'limit' => Said::volts($low, $judged[$lowest])]);
         }
         if ($highest !== null) {
-            $findings[] = Finding::stop('over_voltage', ['leg' => Word::of('leg', $highest), 'volts' => Said::volts($judged[$highest], $high), 'limit' => Said::volts($high)]);
+            $findings[] = Finding::stop('over_voltage', ['leg' => Word::of('leg', $highest), 'volts' => Said::volts($judged[$highest], $high), 'limit' => Said::volts($high, $judged[$highest])]);
         }
 
-        return [...$findings, ...self::unbalance($judged['unbalance'], $limit, $worst), ...self::sag($judged['sag'] ?? null)];
+        return [...$findings, ...self::unbalance($judged['unbalance'], $limit, $said), ...self::sag($judged['sag'] ?? null)];
     }
 
-    /** @return list<Finding> */
-    private static function unbalance(float $unbalance, float $limit, string $worst): array
+    /**
+     * @param array<string, Word|string> $said
+     * @return list<Finding>
+     */
+    private static function unbalance(float $unbalance, float $limit, array $said): array
     {
-        $told = fn (float $against): array => [
-            'unbalance' => Said::percent($unbalance, $against),
-            'limit' => Said::percent($against),
-            'leg' => Word::of('leg', $worst),
-            'heating' => Said::percent(2 * $unbalance ** 2),
-        ];
+        $told = ['unbalance' => Said::percent($unbalance, $limit), 'limit' => Said::percent($limit, $unbalance), 'leg' => $said['leg'], 'heating' => Said::percent(2 * $unbalance ** 2)];
+        $found = fn (Status $status, string $code): Finding => $said['weak'] === '' ? Finding::of($status, $code, $told) : Finding::of($status, $code, $told + ['weak' => $said['weak']], "{$code}_weak");
         if (Limit::over($unbalance, self::UNBALANCE_NEVER)) {
-            return [Finding::stop('unbalance_over_limit', $told($limit)), Finding::stop('unbalance_never_run')];
+            return [$found(Status::Stop, 'unbalance_over_limit'), Finding::stop('unbalance_never_run')];
         }
         if (Limit::over($unbalance, $limit)) {
-            return [Finding::stop('unbalance_over_limit', $told($limit))];
+            return [$found(Status::Stop, 'unbalance_over_limit')];
         }
 
-        return Limit::over($unbalance, min(self::UNBALANCE_CLEAR, $limit)) ? [Finding::watch('unbalance_watch', $told($limit))] : [];
+        return Limit::over($unbalance, min(self::UNBALANCE_CLEAR, $limit)) ? [$found(Status::Watch, 'unbalance_watch')] : [];
     }
 
     /** @return list<Finding> */
@@ -202,6 +268,6 @@ final class Voltage implements Check
         }
         $basis[] = Finding::note($in->given('unbalance_limit') ? 'limit_from_sheet' : 'limit_default', ['limit' => Said::percent($in->number('unbalance_limit'))]);
 
-        return new Judgement($findings, $values, $marginal, ['qualified_electrical', 'arc_flash'], $basis);
+        return new Judgement($findings, $values, $marginal, Caution::LIVE, $basis);
     }
 }

@@ -15,6 +15,7 @@ final readonly class Judgement
      * @param list<string>         $cautions ids of the catalogue
      * @param list<Finding>        $basis    which rule, sheet line or default decided, as notes
      * @param array<string, mixed> $drawing  points and names for the bench, in SI
+     * @param list<Effect>         $sets     what a recording of it sets off
      */
     public function __construct(
         public array $findings,
@@ -23,6 +24,7 @@ final readonly class Judgement
         public array $cautions = [],
         public array $basis = [],
         public array $drawing = [],
+        public array $sets = [],
     ) {
         $this->status = self::worst($findings);
     }

@@ -47,9 +47,21 @@ final readonly class Said
         return new self($value, 'Mohm', 2, 2, $against);
     }
 
-    public static function minutes(float $value): self
+    /** A time as people say it: 12 s, 3 min, 2 h, 5 days. @param float $seconds 0 or more */
+    public static function duration(float $seconds): self
     {
-        return new self($value, 'min', 2, 1, null);
+        return match (true) {
+            $seconds < 60 => new self($seconds, 's', 2, 0, null),
+            $seconds < 5400 => new self($seconds / 60, 'min', 2, 0, null),
+            $seconds < 172_800 => new self($seconds / 3600, 'h', 2, 1, null),
+            default => new self($seconds / 86_400, 'days', 2, 0, null),
+        };
+    }
+
+    /** @param float $metres told in feet, or in metres */
+    public static function length(float $metres): self
+    {
+        return new self($metres, 'm', 3, 1, null);
     }
 
     public static function temperature(float $kelvin): self

@@ -14,13 +14,17 @@ final class Formatter
     private const MORE_DECIMALS = 3;
 
     private const SIGNS = [
-        '%' => ' %', 'ohm' => ' ohm', 'Mohm' => ' megohm', 'degF' => ' °F', 'degC' => ' °C', '' => '',
+        '%' => '%', 'ohm' => ' ohm', 'Mohm' => ' megohm', 'degF' => ' °F', 'degC' => ' °C', '' => '',
     ];
 
     /** @param 'us'|'si' $units */
     public function say(Said $said, string $units): string
     {
-        [$value, $unit] = $said->unit === 'K' ? self::temperature($said->value, $units) : [$said->value, $said->unit];
+        [$value, $unit] = match ($said->unit) {
+            'K' => self::inUnit($said->value, $units === 'us' ? 'degF' : 'degC', Kind::Temperature),
+            'm' => self::inUnit($said->value, $units === 'us' ? 'ft' : 'm', Kind::Length),
+            default => [$said->value, $said->unit],
+        };
         $decimals = $this->decimals($value, $said);
         $text = $this->number($value, $decimals);
         if ($said->against !== null && $said->value !== $said->against) {
@@ -51,14 +55,9 @@ final class Formatter
         return max(0, min($said->maxDecimals, $said->significant - 1 - (int) floor(log10($size))));
     }
 
-    /**
-     * @param 'us'|'si' $units
-     * @return array{0: float, 1: string}
-     */
-    private static function temperature(float $kelvin, string $units): array
+    /** @return array{0: float, 1: string} */
+    private static function inUnit(float $canonical, string $unit, Kind $kind): array
     {
-        $unit = $units === 'us' ? 'degF' : 'degC';
-
-        return [Units::fromCanonical($kelvin, $unit, Kind::Temperature), $unit];
+        return [Units::fromCanonical($canonical, $unit, $kind), $unit];
     }
 }

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Check;
+
+/**
+ * What was recorded on a machine before, as far as a later check draws on it: verdicts in the order of time (those
+ * that were flagged left out), the last start, and what is out of service.
+ *
+ * @phpstan-type Recorded array{check: string, subject: string, status: string, codes: list<string>, input: array<string, mixed>, values: array<string, array{value: mixed, unit: string}>, at: int}
+ */
+final readonly class Past
+{
+    private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
+
+    /**
+     * @param list<Recorded> $recorded  rising by `at`
+     * @param list<string>   $motorsOut names of motors that are out of service
+     * @param int|null       $startedAt where the newest start lies; null where there was none
+     */
+    public function __construct(public array $recorded = [], public array $motorsOut = [], public ?int $startedAt = null)
+    {
+    }
+
+    /**
+     * The newest verdict of a check about a subject.
+     *
+     * @param int|null $before only what lies before this
+     * @return Recorded|null
+     */
+    public function last(string $check, string $subject, ?int $before = null): ?array
+    {
+        foreach (array_reverse($this->recorded) as $one) {
+            if ($one['check'] === $check && $one['subject'] === $subject && ($before === null || $one['at'] < $before)) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /** A value of the newest verdict of a check about a subject; null where there is none. */
+    public function value(string $check, string $subject, string $name): mixed
+    {
+        return $this->last($check, $subject)['values'][$name]['value'] ?? null;
+    }
+
+    /**
+     * The average of the pairs with nothing running: of the newest voltage about the machine, not loaded, before the
+     * newest start. A loaded reading is never it.
+     *
+     * @return float|null V
+     */
+    public function standingAverage(): ?float
+    {
+        foreach (array_reverse($this->recorded) as $one) {
+            if ($one['check'] === 'power.voltage' && $one['subject'] === 'machine' && ($one['input']['loaded'] ?? false) !== true
+                && ($this->startedAt === null || $one['at'] < $this->startedAt)) {
+                $average = $one['values']['average']['value'] ?? null;
+
+                return is_numeric($average) ? (float) $average : null;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * What has been proved on each compressor since the machine was last found reversed.
+     *
+     * @return array<string, list<string>> by name
+     */
+    public function provedSinceReversal(): array
+    {
+        $found = [];
+        foreach ($this->recorded as $one) {
+            if ($one['check'] === 'power.rotation') {
+                $reversed = array_filter($one['codes'], fn (string $code): bool => $code === 'supply_reversed' || str_starts_with($code, 'load_reversed:'));
+                $found = $reversed === [] ? $found : [];
+            } elseif (! in_array($one['status'], ['clear', 'watch'], true)) {
+                continue;
+            } elseif ($one['check'] === 'power.running_amps') {
+                foreach (is_array($one['input']['loads'] ?? null) ? $one['input']['loads'] : [] as $load) {
+                    $found[is_string($load['name'] ?? null) ? $load['name'] : '']['amps_pressures'] = true;
+                }
+            } elseif (isset(self::PROOFS[$one['check']]) && str_starts_with($one['subject'], 'compressor:')) {
+                $found[substr($one['subject'], strlen('compressor:'))][self::PROOFS[$one['check']]] = true;
+            }
+        }
+
+        return array_map(fn (array $proofs): array => array_keys($proofs), $found);
+    }
+}

@@ -11,7 +11,7 @@ use App\Models\PutBack;
 use App\Models\PutBackClosing;
 use App\Queries\Theirs;
 use App\Support\Stamp;
-use IronStart\Core\Gate\PutBackKind;
+use IronStart\Core\PutBack\PutBackKind;
 use IronStart\Core\Verdict\Status;
 use IronStart\Core\Wording\Phrases;
 

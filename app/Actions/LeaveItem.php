@@ -11,7 +11,7 @@ use App\Queries\Standings;
 use App\Queries\Theirs;
 use App\Support\Moment;
 use App\Support\Stamp;
-use IronStart\Core\Gate\Belonging;
+use IronStart\Core\Gate\CheckTable;
 
 /** What is left to be done by somebody, until when; a reading the season forbids may be one of them. */
 final class LeaveItem

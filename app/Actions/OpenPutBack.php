@@ -9,7 +9,7 @@ use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Support\Stamp;
-use IronStart\Core\Gate\PutBackKind;
+use IronStart\Core\PutBack\PutBackKind;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Wording\Phrases;
 

@@ -14,7 +14,7 @@ use App\Queries\Prefill;
 use App\Queries\Standings;
 use App\Support\Stamp;
 use Illuminate\Database\ConnectionInterface;
-use IronStart\Core\Check\Bench;
+use IronStart\Core\Judge\Judge;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\Gate\Order;
@@ -26,7 +26,7 @@ use IronStart\Core\Verdict\Verdict;
 final class RecordCheck
 {
     public function __construct(
-        private readonly Bench $bench,
+        private readonly Judge $judge,
         private readonly Tape $tape,
         private readonly Standings $standings,
         private readonly FillChecked $fillChecked,
@@ -51,8 +51,8 @@ final class RecordCheck
 
         return $this->tape->holding($machine, function (Machine $locked) use ($machine, $stamp, $given, $units): Entry {
             $raw = $given->check === 'power.rotation' ? $this->fillChecked->in($given->raw, $machine->id) : $given->raw;
-            $input = $this->bench->input($given->check, $raw);
-            $verdict = $this->bench->judgeInput($given->check, $input, $units);
+            $input = $this->judge->input($given->check, $raw);
+            $verdict = $this->judge->judgeInput($given->check, $input, $units);
             $locked->setRelation('job', $machine->job);
             $this->explained($machine, $given, $raw);
             [$place, $isLate] = $this->tape->place($locked, $stamp);

@@ -10,7 +10,7 @@ use App\Records\ChainKeeper;
 use App\Support\Stamp;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\ConnectionInterface;
-use IronStart\Core\Gate\Place;
+use IronStart\Core\Clock\Place;
 
 /** Gives every entry of a machine its number and its place in time, one at a time, writes it once, and chains it. */
 final class Tape

@@ -10,15 +10,15 @@ use App\Http\Schema\FieldView;
 use App\Http\Schema\GateName;
 use App\Http\Schema\ItemView;
 use App\Http\Schema\PutBackKindView;
-use IronStart\Core\Check\Bench;
+use IronStart\Core\Judge\Judge;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Gate\FactPlace;
-use IronStart\Core\Gate\Item;
-use IronStart\Core\Gate\ItemList;
+use IronStart\Core\Walked\Item;
+use IronStart\Core\Walked\ItemList;
 use IronStart\Core\Gate\Job;
 use IronStart\Core\Gate\JobType;
-use IronStart\Core\Gate\PutBackKind;
+use IronStart\Core\PutBack\PutBackKind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Caution;
 use IronStart\Core\Wording\Phrases;
@@ -26,14 +26,14 @@ use IronStart\Core\Wording\Phrases;
 /** Describes the checks from their classes: what the benches, the API and the Pocket are drawn from. */
 final class CheckCatalogue
 {
-    public function __construct(private readonly Bench $bench, private readonly Phrases $phrases)
+    public function __construct(private readonly Judge $judge, private readonly Phrases $phrases)
     {
     }
 
     public function all(): ChecksView
     {
         return new ChecksView(
-            array_map(fn (string $id): CheckView => $this->check($this->bench->registry->get($id)), $this->bench->registry->ids()),
+            array_map(fn (string $id): CheckView => $this->check($this->judge->registry->get($id)), $this->judge->registry->ids()),
             (object) array_combine(Caution::ALL, array_map($this->phrases->caution(...), Caution::ALL)),
             array_map(fn (int $gate): GateName => new GateName($gate, $this->phrases->common('gate_names', (string) $gate), $this->phrases->common('gates', (string) $gate)), range(1, 12)),
             array_values(array_map(

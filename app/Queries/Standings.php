@@ -11,13 +11,13 @@ use App\Models\PutBack;
 use App\Models\SheetVersion;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use IronStart\Core\Check\Bench;
+use IronStart\Core\Judge\Judge;
 use IronStart\Core\Wording\GateSpeaker;
 
 /** Judges the gates of machines, with the same few queries for one as for a hundred. */
 final class Standings
 {
-    public function __construct(private readonly Bench $bench, private readonly GateSpeaker $speaker)
+    public function __construct(private readonly Judge $judge, private readonly GateSpeaker $speaker)
     {
     }
 
@@ -137,7 +137,7 @@ final class Standings
                 $out[(string) $row->id] = $row->what;
             }
         }
-        $gates = $this->bench->judge('job.gates', self::input($machine, $circuits, $state, $list), 'us');
+        $gates = $this->judge->judge('job.gates', self::input($machine, $circuits, $state, $list), 'us');
 
         return new Standing($gates, $this->speaker->lines($gates->judgement, $state->words($out)), $out, $state);
     }

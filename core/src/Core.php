@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace IronStart\Core;
 
-use IronStart\Core\Check\Bench;
-use IronStart\Core\Check\Registry;
+use IronStart\Core\Judge\Judge;
+use IronStart\Core\Judge\Registry;
 use IronStart\Core\Wording\Phrases;
 use IronStart\Core\Wording\Speaker;
 
 /** Puts the parts together as they are shipped. */
 final class Core
 {
-    public static function bench(string $language = 'en'): Bench
+    public static function judge(string $language = 'en'): Judge
     {
-        return new Bench(new Registry(), new Speaker(Phrases::shipped($language)));
+        return new Judge(new Registry(), new Speaker(Phrases::shipped($language)));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests;
 
-use IronStart\Core\Check\LineJudge;
+use IronStart\Core\Judge\LineJudge;
 use IronStart\Core\Core;
 use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
@@ -18,7 +18,7 @@ final class VectorsTest extends TestCase
     #[DataProviderExternal(Corpus::class, 'vectors')]
     public function testTheAnswerIsTheWorkedOne(array $case): void
     {
-        self::$judge ??= new LineJudge(Core::bench());
+        self::$judge ??= new LineJudge(Core::judge());
         $line = json_encode(array_intersect_key($case, array_flip(['id', 'check', 'units', 'input'])), JSON_THROW_ON_ERROR);
         $answer = json_decode(self::$judge->answer($line), true, 512, JSON_THROW_ON_ERROR);
         $expect = json_decode((string) json_encode($case['expect']), true);

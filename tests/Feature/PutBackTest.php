@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Support\Role;
 use Illuminate\Testing\TestResponse;
-use IronStart\Core\Gate\PutBackKind;
+use IronStart\Core\PutBack\PutBackKind;
 
 final class PutBackTest extends FeatureTestCase
 {

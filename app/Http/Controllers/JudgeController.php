@@ -11,13 +11,13 @@ use App\Http\Schema\VerdictView;
 use App\Queries\CheckCatalogue;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use IronStart\Core\Check\Bench;
+use IronStart\Core\Judge\Judge;
 use OpenApi\Attributes as OA;
 
 #[OA\Tag(name: 'checks')]
 final class JudgeController
 {
-    public function __construct(private readonly Bench $bench, private readonly CheckCatalogue $catalogue)
+    public function __construct(private readonly Judge $judge, private readonly CheckCatalogue $catalogue)
     {
     }
 
@@ -34,7 +34,7 @@ final class JudgeController
         $body = Body::object($request);
         $units = self::units($body);
 
-        return Reply::with($this->bench->judge($check, $body->input ?? new \stdClass(), $units)->toArray());
+        return Reply::with($this->judge->judge($check, $body->input ?? new \stdClass(), $units)->toArray());
     }
 
     /** What every answer costs at least. */

@@ -12,7 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
 use IronStart\Core\Check\InputError;
-use IronStart\Core\Check\UnknownCheck;
+use IronStart\Core\Judge\UnknownCheck;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** Turns whatever goes wrong behind /api into a problem document. */

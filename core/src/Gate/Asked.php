@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Gate;
 
-/** What each gate asks on a job: the rows, in the order in which a reader would ask about them. */
+/** What each gate asks on a job: its rows, in the order of the work. */
 final readonly class Asked
 {
     /**
      * @param bool $toRecover the way out was found to be recovery
-     * @param bool $afterReversal a rotation verdict stands that asks for proofs of a compressor
+     * @param bool $ranBackwards a record asks for proofs of a compressor that ran in reverse
      */
-    public function __construct(private Job $job, private bool $toRecover, private bool $afterReversal)
+    public function __construct(private Job $job, private bool $toRecover, private bool $ranBackwards)
     {
     }
 
@@ -20,7 +20,7 @@ final readonly class Asked
     {
         return match ($gate) {
             1 => $this->survey(),
-            2 => $this->clearOut(),
+            2 => $this->oldUnitOut(),
             3 => $this->set(),
             4 => $this->pipe(),
             5 => $this->job->sections === []
@@ -31,7 +31,7 @@ final readonly class Asked
             8 => $this->run(),
             9 => $this->charge(),
             10 => $this->airAndHeat(),
-            11 => $this->obey(),
+            11 => $this->controls(),
             default => [new Row(['list.owner'])],
         };
     }
@@ -56,7 +56,7 @@ final readonly class Asked
     }
 
     /** @return list<Row> */
-    private function clearOut(): array
+    private function oldUnitOut(): array
     {
         $job = $this->job;
         $change = $job->isCompressorChange();
@@ -83,7 +83,7 @@ final readonly class Asked
         ];
     }
 
-    /** @return list<Row> */
+    /** @return list<Row> circuit by circuit, what is old before anything is joined to it */
     private function pipe(): array
     {
         $job = $this->job;
@@ -93,9 +93,11 @@ final readonly class Asked
             'piping.bulb' => $job->fact('field_bulb'),
             'piping.equivalent_length' => $job->is(JobType::Condensing),
         ]));
-        $rows = [];
-        foreach ($checks as $check) {
-            $rows = [...$rows, ...self::each('circuit', $job->openedCircuits, $check)];
+        $rows = $job->fact('lines_reused') ? [new Row(['piping.reuse'], $job->onlyOne('piping.reuse') ?? 'machine')] : [];
+        foreach ($job->openedCircuits as $circuit) {
+            foreach ($checks as $check) {
+                $rows[] = new Row([$check], "circuit:$circuit");
+            }
         }
         if ($job->isVrf() && ! $job->isCompressorChange()) {
             $rows[] = new Row(['vrf.topology'], 'built');
@@ -108,20 +110,24 @@ final readonly class Asked
     private function power(): array
     {
         $job = $this->job;
-        $single = $job->fact('single_phase');
-        $compressors = $job->isCompressorChange() || $this->afterReversal
+        $compressors = $job->isCompressorChange() || $job->changed !== [] || $this->ranBackwards
             || $job->fact('tripped', 'ran_reversed', 'sheet_asks', 'sister_fault');
+        $changed = $job->changed === [] && $job->isCompressorChange() ? $job->compressors : $job->changed;
 
         return [
-            new Row(['power.rotation']),
-            ...self::when(! $single, 'power.supply_identity', 'power.voltage'),
-            new Row(['power.circuit']),
-            ...self::when($job->isVrf() || $single, 'vrf.wire_map'),
-            ...self::when($job->fact('taps'), 'power.control_voltage'),
+            ...self::when(! $job->fact('single_phase'), 'power.supply_identity', 'power.voltage'),
+            ...self::when($job->fact('motor_taps'), 'power.motor_tap'),
             ...self::when($job->fact('temporary_supply'), 'power.temporary_supply'),
-            ...self::when($job->fact('shared_feeder'), 'power.single_phase_split'),
+            new Row(['power.circuit']),
+            ...self::when($job->fact('wiring'), 'power.grounding', 'power.disconnect'),
+            ...self::when($job->fact('shared_feeder'), 'power.single_phase_split', 'power.feeder'),
+            ...self::when($job->isVrf() || $job->fact('pair', 'field_bus'), 'vrf.wire_map'),
+            ...self::each('compressor', $changed, 'compressor.match'),
             ...($compressors ? self::each('compressor', $job->compressors, 'compressor.insulation') : []),
             ...($compressors ? self::each('compressor', $job->compressors, 'compressor.windings') : []),
+            new Row(['power.rotation']),
+            ...self::when($job->fact('taps'), 'power.control_voltage'),
+            ...self::when($job->fact('dials'), 'power.dials'),
         ];
     }
 
@@ -129,14 +135,19 @@ final readonly class Asked
     private function run(): array
     {
         $job = $this->job;
+        $first = $job->isFirstStart();
 
         return [
-            new Row(['power.rotation'], 'machine', ['proved', 'no_sensitive_loads'], 'suspect'),
+            ...($first ? self::each('circuit', $job->circuits, 'run.standing_pressure') : []),
+            ...($first || $job->fact('warm_up') ? [new Row($job->isVrf() ? ['vrf.warm_up'] : ['run.warm_up', 'vrf.warm_up'])] : []),
             new Row(['list.prestart']),
-            new Row(['power.running_amps']),
+            ...($first ? [new Row(['run.first_start'], codes: ['first_run_good'])] : []),
+            new Row(['power.rotation'], 'machine', ['proved', 'no_sensitive_loads'], 'suspect'),
+            ...($job->fact('dials') ? [new Row(['power.dials'], codes: ['dials_proved'])] : []),
             ...($job->fact('single_phase') ? [] : [new Row(['power.voltage'], 'loaded')]),
-            ...self::when($job->fact('warm_up'), 'vrf.warm_up'),
-            ...($job->isVrf() ? [new Row(['vrf.addresses']), new Row(['vrf.commission'], 'machine', ['script_done'])] : []),
+            new Row(['power.running_amps']),
+            ...self::when($job->fact('flammable'), 'safety.leak_sensor'),
+            ...($job->isVrf() ? [new Row(['vrf.addresses']), new Row(['vrf.commission'], codes: ['script_done'])] : []),
         ];
     }
 
@@ -160,14 +171,24 @@ final readonly class Asked
     {
         $job = $this->job;
         if ($job->isVrf()) {
+            $float = $job->fact('float');
+
             return [
                 ...($job->sampled === [] ? [new Row(['air.split'], 'indoor')] : self::each('indoor', $job->sampled, 'air.split')),
                 ...self::each('indoor', $job->ducted, 'air.static'),
-                ...($job->fact('float') ? self::each('indoor', $job->sampled, 'condensate.float') : []),
+                ...($float && $job->sampled === [] ? [new Row(['condensate.float'], 'indoor')] : []),
+                ...($float ? self::each('indoor', $job->sampled, 'condensate.float') : []),
+                ...self::when($job->fact('heat_pump'), 'heat.heat_pump'),
             ];
         }
         if (! $job->is(JobType::Rooftop, JobType::Condensing)) {
-            return [new Row(['air.split'])];
+            // Heat is called again; the gas was not touched.
+            return [
+                new Row(['air.split']),
+                ...self::when($job->fact('gas_heat'), 'heat.rise'),
+                ...self::when($job->fact('electric_heat'), 'heat.electric'),
+                ...self::when($job->fact('heat_pump'), 'heat.heat_pump'),
+            ];
         }
 
         return [
@@ -175,6 +196,7 @@ final readonly class Asked
             new Row(['air.flow', 'air.static']),
             ...self::when($job->fact('gas_heat'), 'heat.gas_pressure', 'heat.gas_rate', 'heat.rise'),
             ...self::when($job->fact('electric_heat'), 'heat.electric'),
+            ...self::when($job->fact('heat_pump'), 'heat.heat_pump'),
             ...self::when($job->fact('float'), 'condensate.float'),
             ...self::when($job->fact('outside_air'), 'air.mix'),
             ...self::when($job->fact('belt'), 'air.fan_drive'),
@@ -182,16 +204,20 @@ final readonly class Asked
     }
 
     /** @return list<Row> */
-    private function obey(): array
+    private function controls(): array
     {
         $job = $this->job;
+        $unitary = $job->is(JobType::Rooftop, JobType::Condensing);
 
         return [
-            ...self::when($job->is(JobType::Rooftop, JobType::Condensing), 'controls.terminals'),
+            ...self::when($unitary, 'controls.terminals'),
             ...self::when($job->isVrf(), 'vrf.run_plan', 'vrf.crossed_zones'),
             new Row(['controls.settings']),
             ...self::when($job->fact('staged'), 'controls.staging'),
             ...self::when($job->fact('leaving_air'), 'controls.leaving_air'),
+            ...($unitary ? [new Row(['controls.sequence'], codes: ['sequence_proved'])] : []),
+            ...self::when($job->fact('duct_detector'), 'safety.smoke'),
+            ...($job->fact('alarms') ? [new Row(['controls.alarms'], codes: ['baseline_kept'])] : []),
         ];
     }
 

@@ -8,81 +8,77 @@ use IronStart\Core\Verdict\Status;
 
 /**
  * The states of the twelve gates on one job at one moment.
+ *
+ * What stands is folded by the Ledger, what is asked by Asked, what is out of service by OutOfService; here they
+ * are held against each other, gate by gate.
  */
 final class Evaluation
 {
-    /** Gate => the gates it needs. Obey needs Run on a VRF. */
+    /** Gate => the gates it needs. Controls needs Run on a VRF. */
     private const NEEDS = [4 => [2], 5 => [4], 6 => [5], 8 => [5, 6, 7], 9 => [8], 10 => [8], 11 => [7], 12 => [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11]];
+    private const POWER = 7;
     private const RUN = 8;
     private const HAND_OVER = 12;
-    /** Watches that mean "not proved yet", by first word. */
-    private const UNPROVED = [
-        'not_a_proof', 'gas_left', 'above_finish', 'below_target', 'loss_unclear', 'gained', 'gauge_at_pump', 'still_rising',
-        'too_coarse', 'dipped', 'too_cold', 'loose_limits', 'cold_pipes', 'area_unknown', 'flood_risk',
-    ];
-    private const SEASONAL = ['charge.state', 'air.split', 'air.mix', 'heat.electric', 'heat.gas_pressure', 'heat.gas_rate', 'heat.rise'];
     private const REASON_LENGTH = 10;
+    /** In Run they come before the run and do not speak for it. */
+    private const BEFORE_THE_RUN = ['run.standing_pressure' => 0, 'run.warm_up' => 1, 'vrf.warm_up' => 1, 'list.prestart' => 2];
+    private const LEAVES_MOTORS_OUT = ['power.rotation', 'power.running_amps'];
 
-    /** @var array<int, string> */
-    public array $state = [];
-    /** @var array<int, list<string>> on the job only */
-    public array $missing = [];
-    /** @var array<int, string> check and subject */
-    public array $deciding = [];
-    /** @var list<int> */
-    public array $shut = [];
-    /** @var list<int> */
-    public array $conditional = [];
+    /** @var array<int, GateState> */
+    public array $gates;
     public ?int $current = null;
-    /** @var array<string, true> */
-    public array $codes = [];
 
     private readonly Ledger $ledger;
+    private readonly OutOfService $out;
     /** @var array<int, list<float>> times of the valid overrides by gate */
     private array $valid = [];
-    private readonly OutOfService $out;
-    /** @var array<int, list<Row>> */
+    /** @var array<int, list<Row>> of the gates on the job */
     private array $rows = [];
-    /** @var array<int, list<Entry>> standing stops by gate, contained ones left out */
+    /** @var array<int, list<Recorded>> standing stops by gate, contained ones left out */
     private array $stops = [];
     /** @var array<string, list<int>> */
     private array $belongs = [];
-    /** @var array<int, bool> a part waived, contained or deferred */
+    /** @var array<int, bool> a part waived, contained or deferred, or a motor left out */
     private array $lessened = [];
+    /** @var array<int, list<array{Row, string, list<Recorded>}>> rows that are met, by which check, with its verdicts */
+    private array $met = [];
+    /** @var array<int, list<Row>> rows neither met nor waived, though a stop holds them */
+    private array $unmet = [];
 
-    /** @param list<Entry> $records subjects made plain */
+    /** @param list<Recorded> $records subjects made plain */
     public function __construct(private readonly Job $job, private readonly array $records, private readonly GateInput $given)
     {
+        $gates = [];
+        for ($gate = 1; $gate <= self::HAND_OVER; $gate++) {
+            $gates[$gate] = new GateState($gate, in_array($gate, $job->gates, true), $job->whyNot($gate));
+        }
+        $this->gates = $gates;
         // Whether an override of Power is valid hangs on what stands, and what is stale on the override:
         // the standing itself hangs on neither.
         $first = new Ledger($records, $given->supplyChangedAt, []);
         $this->out = new OutOfService($given->disabled, $job, $first);
-        $this->codes = $this->out->codes;
         $this->sortStops($first);
         $this->findOverrides();
-        $this->ledger = isset($this->valid[7]) ? new Ledger($records, $given->supplyChangedAt, $this->valid[7]) : $first;
-        if ($this->ledger->notLockedOut) {
-            $this->codes['not_locked_out:7'] = true;
-        }
+        $this->ledger = isset($this->valid[self::POWER]) ? new Ledger($records, $given->supplyChangedAt, $this->valid[self::POWER]) : $first;
         $this->findRows();
         $this->decide();
     }
 
     public function isMet(int $gate): bool
     {
-        return ! in_array($gate, $this->job->gates, true) && ! $this->isStopped($gate) || in_array($this->state[$gate], ['answered', 'overridden'], true);
+        return $this->gates[$gate]->isMet();
     }
 
     /** @return list<int> */
-    public function needs(int $gate): array
+    public static function needs(int $gate, Job $job): array
     {
-        return $gate === 11 && $this->job->isVrf() ? [self::RUN] : (self::NEEDS[$gate] ?? []);
+        return $gate === 11 && $job->isVrf() ? [self::RUN] : (self::NEEDS[$gate] ?? []);
     }
 
     /** @return list<int> the gates an entry belongs to */
-    public function gatesOf(Entry $entry): array
+    public function gatesOf(Recorded $entry): array
     {
-        return $this->belongs[$entry->name()] ??= Belonging::of($entry->check, $entry->subject, $this->job->gates);
+        return $this->belongs["$entry->check:$entry->base"] ??= CheckTable::belongs($entry->check, $entry->base, $this->job->gates, $this->job->isCompressorChange());
     }
 
     private function sortStops(Ledger $ledger): void
@@ -99,6 +95,10 @@ final class Evaluation
                 }
             }
         }
+        foreach ($this->stops as $gate => $entries) {
+            usort($entries, fn (Recorded $a, Recorded $b): int => [$b->dangers() !== [], $b->at, $a->name] <=> [$a->dangers() !== [], $a->at, $b->name]);
+            $this->stops[$gate] = $entries;
+        }
     }
 
     private function findOverrides(): void
@@ -110,8 +110,8 @@ final class Evaluation
                 && mb_strlen(trim($override['reason'], " \t\r\n")) >= self::REASON_LENGTH;
             if ($valid) {
                 $this->valid[$gate][] = $override['at'];
-            } elseif (in_array($gate, $this->job->gates, true) || isset($this->stops[$gate])) {
-                $this->codes["override_refused:$gate"] = true;
+            } elseif ($this->gates[$gate]->isOnJob || isset($this->stops[$gate])) {
+                $this->gates[$gate]->overrideRefused = true;
             }
         }
     }
@@ -132,19 +132,17 @@ final class Evaluation
 
     private function findRows(): void
     {
-        $recover = array_filter($this->ledger->about('refrigerant.way_out', 'machine'), fn (Entry $e): bool => $e->says('recover'));
-        $reversal = array_filter($this->ledger->of('power.rotation'), fn (Entry $e): bool => $e->says('after_reversal'));
-        $asked = new Asked($this->job, $recover !== [], $reversal !== []);
+        $recover = array_filter($this->ledger->of('refrigerant.way_out'), fn (Recorded $e): bool => $e->says('recover'));
+        $ranBackwards = $this->ledger->everSaid('power.rotation', 'after_reversal') || $this->ledger->everSaid('run.first_start', 'ran_backwards');
+        $asked = new Asked($this->job, $recover !== [], $ranBackwards);
         foreach ($this->job->gates as $gate) {
             $this->rows[$gate] = $asked->rows($gate);
         }
-        foreach ($this->ledger->standing as $entry) {
-            if ($this->ledger->isMended($entry)) {
-                $this->addRow($entry->check, $entry->subject);
-            }
-        }
-        foreach ($this->ledger->doubtedDangers() as [$check, $subject]) {
-            if ($this->job->owns($subject)) {
+        $mended = array_map(fn (Recorded $e): array => [$e->check, $e->subject], $this->ledger->mended());
+        $doubted = array_filter($this->ledger->doubtedDangers(), fn (array $d): bool => $this->job->owns($d[1]));
+        foreach ([$mended, $doubted] as $added) {
+            sort($added);
+            foreach ($added as [$check, $subject]) {
                 $this->addRow($check, $subject);
             }
         }
@@ -152,9 +150,9 @@ final class Evaluation
 
     private function addRow(string $check, string $subject): void
     {
-        foreach (Belonging::of($check, $subject, $this->job->gates) as $gate) {
-            $there = array_filter($this->rows[$gate] ?? [], fn (Row $row): bool => in_array($check, $row->checks, true)
-                && ($row->subject === $subject || $row->subject === Entry::baseOf($subject)));
+        $base = Recorded::baseOf($subject);
+        foreach (CheckTable::belongs($check, $base, $this->job->gates, $this->job->isCompressorChange()) as $gate) {
+            $there = array_filter($this->rows[$gate] ?? [], fn (Row $row): bool => in_array($check, $row->checks, true) && ($row->subject === $subject || $row->subject === $base));
             if (isset($this->rows[$gate]) && $there === []) {
                 $this->rows[$gate][] = new Row([$check], $subject);
             }
@@ -164,15 +162,14 @@ final class Evaluation
     private function decide(): void
     {
         foreach ($this->rows as $gate => $rows) {
-            $this->missing[$gate] = [];
             foreach ($rows as $row) {
                 if ($this->isMissing($row, $gate)) {
-                    $this->missing[$gate][] = $row->name();
+                    $this->gates[$gate]->missing[] = Missing::row($row);
                 }
             }
         }
-        if (isset($this->missing[self::HAND_OVER])) {
-            $this->missing[self::HAND_OVER] = [...$this->missing[self::HAND_OVER], ...Owed::atTheEnd($this->given, $this->records)];
+        if ($this->gates[self::HAND_OVER]->isOnJob) {
+            $this->gates[self::HAND_OVER]->missing = [...$this->gates[self::HAND_OVER]->missing, ...$this->given->owed($this->records)];
         }
         $started = [];
         foreach ($this->records as $entry) {
@@ -180,63 +177,50 @@ final class Evaluation
                 $started[$this->gatesOf($entry)[0] ?? 0] = true;
             }
         }
-        // Rising, since a gate's shutness hangs on the gates before it; `current` is known only afterwards.
-        $open = [];
-        for ($gate = 1; $gate <= 12; $gate++) {
-            $this->state[$gate] = $this->stateOf($gate);
-            if ($this->isShut($gate) && in_array($gate, $this->job->gates, true)) {
-                $this->shut[] = $gate;
-                $this->state[$gate] = in_array($this->state[$gate], ['answered', 'overridden'], true) ? 'not_yet' : $this->state[$gate];
-            }
-            if ($this->state[$gate] === 'not_yet') {
-                $open[] = $gate;
-            }
+        // Rising, since whether a gate is shut hangs on the gates before it; `current` is known only afterwards.
+        foreach ($this->gates as $n => $gate) {
+            $this->sortCovered($gate);
+            $gate->shut = $gate->isOnJob && $this->isShut($n);
+            $gate->state = match (true) {
+                $gate->stopped !== [] => GateState::STOPPED,
+                ! $gate->isOnJob => $gate->covered === [] ? GateState::NOT_ON_JOB : GateState::OVERRIDDEN,
+                $gate->missing !== [] || $this->isHeld($n) || $gate->shut => GateState::NOT_YET,
+                default => $gate->covered === [] ? GateState::ANSWERED : GateState::OVERRIDDEN,
+            };
         }
-        $this->current = $this->findCurrent($open);
-        foreach ($open as $gate) {
-            if ($gate === $this->current || isset($started[$gate])) {
-                $this->state[$gate] = 'asking';
+        $this->current = $this->findCurrent();
+        foreach ($this->gates as $n => $gate) {
+            if ($gate->state === GateState::NOT_YET && ($n === $this->current || isset($started[$n]))) {
+                $gate->state = GateState::ASKING;
             }
         }
     }
 
-    /** Fills in what is told besides the states: conditions, codes, deciding verdicts. */
-    public function tell(): self
+    /** A row that is neither met nor waived, though it misses nothing: a stop of another gate holds it. */
+    private function isHeld(int $gate): bool
     {
-        $this->findConditional();
-        $this->name();
-
-        return $this;
+        return ($this->unmet[$gate] ?? []) !== [];
     }
 
-    private function stateOf(int $gate): string
+    private function sortCovered(GateState $gate): void
     {
-        if ($this->isStopped($gate)) {
-            return 'stopped';
-        }
-        $covered = $this->coveredIn($gate);
-        if (! in_array($gate, $this->job->gates, true)) {
-            return ($this->stops[$gate] ?? []) === [] ? 'not_on_job' : 'overridden';
-        }
-        if ($this->missing[$gate] !== []) {
-            return 'not_yet';
-        }
-
-        return $covered !== [] ? 'overridden' : 'answered';
-    }
-
-    private function isStopped(int $gate): bool
-    {
-        foreach ($this->stops[$gate] ?? [] as $entry) {
-            if (! $this->isCovered($entry, $gate)) {
-                return true;
+        foreach ($this->stops[$gate->gate] ?? [] as $entry) {
+            if ($this->isCovered($entry, $gate->gate)) {
+                $gate->covered[] = $entry;
+            } else {
+                $gate->stopped[] = $entry;
             }
         }
-
-        return false;
+        foreach ($this->met[$gate->gate] ?? [] as [, , $entries]) {
+            foreach ($entries as $entry) {
+                if (! $entry->stops() && $entry->isUnproved() && $this->isCovered($entry, $gate->gate)) {
+                    $gate->covered[] = $entry;
+                }
+            }
+        }
     }
 
-    private function isCovered(Entry $entry, int $gate): bool
+    private function isCovered(Recorded $entry, int $gate): bool
     {
         foreach ($this->valid[$gate] ?? [] as $at) {
             if ($entry->at < $at) {
@@ -247,34 +231,10 @@ final class Evaluation
         return false;
     }
 
-    /** @return list<Entry> stops and unproved watches of a gate that an override covers */
-    private function coveredIn(int $gate): array
-    {
-        if (! isset($this->valid[$gate])) {
-            return [];
-        }
-        $covered = array_filter($this->ledger->standing, fn (Entry $e): bool => in_array($gate, $this->gatesOf($e), true)
-            && (($e->stops() && ! $this->ledger->isMended($e) && ! $this->out->contains($e)) || self::isUnproved($e))
-            && $this->isCovered($e, $gate));
-
-        return array_values($covered);
-    }
-
-    private static function isUnproved(Entry $entry): bool
-    {
-        foreach ($entry->status === Status::Watch ? $entry->codes : [] as $code) {
-            if (in_array(strstr($code, ':', true) ?: $code, self::UNPROVED, true)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     private function isShut(int $gate): bool
     {
-        foreach ($this->needs($gate) as $need) {
-            if (! $this->isMet($need)) {
+        foreach (self::needs($gate, $this->job) as $need) {
+            if (! $this->gates[$need]->isMet()) {
                 return true;
             }
         }
@@ -287,23 +247,21 @@ final class Evaluation
         return $gate === self::RUN && $this->hasDanger();
     }
 
-    /** @param list<int> $open gates not done, of those not stopped */
-    private function findCurrent(array $open): ?int
+    private function findCurrent(): ?int
     {
-        $notDone = [...$open, ...array_keys($this->state, 'stopped', true)];
-        sort($notDone);
-        foreach ($notDone as $gate) {
-            if ($this->hasDanger($gate)) {
-                return $gate;
+        $open = array_filter($this->gates, fn (GateState $g): bool => in_array($g->state, [GateState::NOT_YET, GateState::STOPPED], true));
+        foreach ($open as $n => $gate) {
+            if ($this->hasDanger($n)) {
+                return $n;
             }
         }
-        foreach ($notDone as $gate) {
-            if (! in_array($gate, $this->shut, true)) {
-                return $gate;
+        foreach ($open as $n => $gate) {
+            if (! $gate->shut) {
+                return $n;
             }
         }
 
-        return $notDone[0] ?? null;
+        return array_key_first($open);
     }
 
     /** Neither met, waived, deferred nor held by a stop. */
@@ -315,30 +273,60 @@ final class Evaluation
             return false;
         }
         $held = false;
+        $meeting = null;
         foreach ($row->checks as $check) {
-            $answer = $this->answer($row, $check, $gate);
-            if ($answer === 'met') {
-                return false;
-            }
+            $about = $this->ledger->about($check, $row->subject);
+            $answer = $this->answer($about, $row, $gate);
             $held = $held || $answer === 'held';
+            if ($answer === 'met') {
+                // Of two that will do the first that is clear speaks, else the first watch, else the first covered.
+                $rank = $this->rank($about, $gate);
+                $meeting = $meeting === null || $rank < $meeting[0] ? [$rank, $check, $about] : $meeting;
+            }
         }
-        if (! $held && $this->isDeferred($row)) {
+        if ($meeting !== null) {
+            $this->met[$gate][] = [$row, $meeting[1], $meeting[2]];
+            if (in_array($meeting[1], self::LEAVES_MOTORS_OUT, true) && array_filter($meeting[2], fn (Recorded $e): bool => $e->says('out')) !== []) {
+                $this->lessened[$gate] = true;
+            }
+
+            return false;
+        }
+        if (! $held && $this->isDeferred($row, $gate)) {
             $this->lessened[$gate] = true;
 
             return false;
+        }
+        $this->unmet[$gate][] = $row;
+        if (! $held) {
+            $this->gates[$gate]->stale = [...$this->gates[$gate]->stale, ...$this->staleOf($row, $gate)];
         }
 
         return ! $held;
     }
 
-    /** @return 'met'|'held'|'missing' */
-    private function answer(Row $row, string $check, int $gate): string
+    /** @param list<Recorded> $about */
+    private function rank(array $about, int $gate): int
     {
-        $about = $this->ledger->about($check, $row->subject);
+        $rank = 0;
+        foreach ($about as $entry) {
+            $covered = ($entry->stops() || $entry->isUnproved()) && $this->isCovered($entry, $gate);
+            $rank = max($rank, $covered ? 2 : ($entry->status === Status::Watch ? 1 : 0));
+        }
+
+        return $rank;
+    }
+
+    /**
+     * @param list<Recorded> $about what stands of one check about the row's subject and its parts
+     * @return 'met'|'held'|'missing'
+     */
+    private function answer(array $about, Row $row, int $gate): string
+    {
         $missing = $about === [];
         $held = false;
         foreach ($about as $entry) {
-            if ($entry->stops() && ! $this->ledger->isMended($entry) && ! $this->out->contains($entry) && ! $this->isCovered($entry, $gate)) {
+            if ($this->holds($entry, $gate)) {
                 $held = true;
             } elseif (! $this->answers($entry, $row, $gate)) {
                 $missing = true;
@@ -348,27 +336,30 @@ final class Evaluation
         return $held ? 'held' : ($missing ? 'missing' : 'met');
     }
 
-    private function answers(Entry $entry, Row $row, int $gate): bool
+    /** A stop that nobody covers: it says itself what it wants. */
+    private function holds(Recorded $entry, int $gate): bool
     {
-        if ($this->ledger->isStale($entry)) {
-            $this->codes["stale:$gate:{$entry->name()}"] = true;
+        return $entry->stops() && ! $this->ledger->isMended($entry) && ! $this->out->contains($entry) && ! $this->isCovered($entry, $gate);
+    }
 
+    /** Whether a verdict answers what a gate asks, or is covered there. */
+    private function answers(Recorded $entry, Row $row, int $gate): bool
+    {
+        if ($this->ledger->isStale($entry, $gate) || $this->ledger->isMended($entry)) {
             return false;
         }
-        if ($this->ledger->isMended($entry)) {
-            return false;
-        }
-        if (($entry->stops() || self::isUnproved($entry)) && $this->isCovered($entry, $gate)) {
+        if (($entry->stops() || $entry->isUnproved()) && $this->isCovered($entry, $gate)) {
             return true;
         }
         if ($entry->stops()) {
             return $this->out->contains($entry);
         }
 
-        return $entry->passes() && ! self::isUnproved($entry) && ! $this->ledger->isDoubted($entry) && $this->bears($entry, $row);
+        return $entry->passes() && ! $entry->isUnproved() && ! $this->ledger->isDoubted($entry) && $this->bears($entry, $row)
+            && (! in_array($entry->check, self::LEAVES_MOTORS_OUT, true) || $this->out->excuses($entry));
     }
 
-    private function bears(Entry $entry, Row $row): bool
+    private function bears(Recorded $entry, Row $row): bool
     {
         if ($row->without !== null && $entry->says($row->without)) {
             return false;
@@ -377,11 +368,31 @@ final class Evaluation
         return $row->codes === [] || array_intersect($row->codes, $entry->codes) !== [];
     }
 
-    private function isDeferred(Row $row): bool
+    /** @return list<Recorded> of a missing row what would stand, had nothing been done since */
+    private function staleOf(Row $row, int $gate): array
+    {
+        $stale = [];
+        foreach ($row->checks as $check) {
+            foreach ($this->ledger->about($check, $row->subject) as $entry) {
+                $wouldCount = $entry->passes() || ($entry->stops() && ! $this->ledger->isMended($entry) && $this->isCovered($entry, $gate));
+                if ($wouldCount && $this->ledger->isStale($entry, $gate)) {
+                    $stale[] = $entry;
+                }
+            }
+        }
+
+        return $stale;
+    }
+
+    private function isDeferred(Row $row, int $gate): bool
     {
         foreach ($this->given->openItems as $item) {
-            $subject = $item['subject'] === 'machine' ? ($this->job->onlyOne($item['check']) ?? 'machine') : $item['subject'];
-            if ($item['owned'] && in_array($item['check'], self::SEASONAL, true) && in_array($item['check'], $row->checks, true) && $subject === $row->subject) {
+            if (! $item['owned'] || ! in_array($item['check'], $row->checks, true) || $this->job->plain($item['check'], $item['subject']) !== $row->subject) {
+                continue;
+            }
+            $counts = $this->ledger->itself($item['check'], $row->subject);
+            $open = $counts !== null && $counts->status === Status::Open && $counts->dangers() === [] && ! $this->ledger->isStale($counts, $gate) ? $counts : null;
+            if (CheckTable::isDeferred($item['check'], $open)) {
                 return true;
             }
         }
@@ -389,78 +400,144 @@ final class Evaluation
         return false;
     }
 
-    private function findConditional(): void
+    /** Fills in what is told besides the states: conditions, flags, deciding verdicts, why it may not be started. */
+    public function tell(): Result
     {
-        $done = fn (int $gate): bool => in_array($this->state[$gate], ['answered', 'overridden'], true);
-        foreach ($this->job->gates as $gate) {
-            if ($gate !== self::HAND_OVER && $done($gate) && isset($this->lessened[$gate])) {
-                $this->conditional[] = $gate;
-            }
+        $result = new Result($this->gates);
+        $result->current = $this->current;
+        $result->notLockedOut = $this->ledger->notLockedOut || $this->out->notLockedOut;
+        $result->tagsIncomplete = $this->out->incomplete;
+        $result->allDisabled = $this->out->allDisabled;
+        foreach ($this->gates as $n => $gate) {
+            $gate->notOverridable = $this->hasDanger($n);
+            $gate->deciding = $this->deciding($gate);
         }
-        $explained = array_filter($this->given->putBack, fn (array $e): bool => ! $e['closed'] && $e['explained']);
-        if ($done(self::HAND_OVER) && ($this->conditional !== [] || $this->out->isAny() || $explained !== [])) {
-            $this->conditional[] = self::HAND_OVER;
-        }
-    }
-
-    /** The codes and the deciding verdicts. */
-    private function name(): void
-    {
-        foreach ($this->state as $gate => $state) {
-            if ($state === 'asking' || $state === 'stopped') {
-                foreach ($this->missing[$gate] ?? [] as $missing) {
-                    $this->codes["needs:$gate:$missing"] = true;
-                }
-            }
-            foreach ($this->stops[$gate] ?? [] as $entry) {
-                $this->codes[($this->isCovered($entry, $gate) ? 'overridden' : 'stopped') . ":$gate:{$entry->name()}"] = true;
-                if ($entry->dangers() !== []) {
-                    $this->codes["not_overridable:$gate"] = true;
-                }
-            }
-            foreach ($this->coveredIn($gate) as $entry) {
-                $this->codes["overridden:$gate:{$entry->name()}"] = true;
-            }
-            $deciding = $this->decidingOf($gate, $state);
-            if ($deciding !== null) {
-                $this->deciding[$gate] = $deciding->name();
-            }
-        }
-        foreach ($this->ledger->standing as $entry) {
-            foreach ($entry->status === Status::Watch && ! $entry->stops() ? $this->gatesOf($entry) : [] as $gate) {
-                $this->codes["watch:$gate"] = true;
-            }
-        }
+        $this->findWatches();
+        $this->findConditional();
         foreach ($this->given->putBack as $entry) {
             foreach ($entry['closed'] ? [] : $entry['shuts'] as $gate) {
-                $this->codes["put_back:$gate:{$entry['id']}"] = true;
+                if ($this->gates[$gate]->isOnJob) {
+                    $this->gates[$gate]->putBack[] = $entry['id'];
+                }
             }
         }
-        foreach ($this->conditional as $gate) {
-            $this->codes["conditional:$gate"] = true;
+        $result->startRefused = $this->startRefused();
+
+        return $result;
+    }
+
+    private function findWatches(): void
+    {
+        foreach ($this->ledger->standing as $entry) {
+            if ($entry->status !== Status::Watch || $entry->stops()) {
+                continue;
+            }
+            foreach ($this->gatesOf($entry) as $gate) {
+                if ($this->gates[$gate]->isOnJob || isset($this->stops[$gate])) {
+                    $this->gates[$gate]->watch = true;
+                }
+            }
         }
     }
 
-    private function decidingOf(int $gate, string $state): ?Entry
+    private function findConditional(): void
     {
-        if ($state === 'stopped') {
-            $stops = array_filter($this->stops[$gate] ?? [], fn (Entry $e): bool => ! $this->isCovered($e, $gate));
-            usort($stops, fn (Entry $a, Entry $b): int => [$b->dangers() !== [], $b->at, $a->name()] <=> [$a->dangers() !== [], $a->at, $b->name()]);
-
-            return $stops[0];
+        $any = false;
+        foreach ($this->gates as $n => $gate) {
+            $gate->conditional = $n !== self::HAND_OVER && $gate->isOnJob && $gate->isDone() && isset($this->lessened[$n]);
+            $any = $any || $gate->conditional;
         }
-        if ($state !== 'answered' && $state !== 'overridden') {
+        $explained = array_filter($this->given->putBack, fn (array $e): bool => ! $e['closed'] && $e['explained']);
+        $last = $this->gates[self::HAND_OVER];
+        $last->conditional = $last->isDone() && ($any || $this->out->isAny() || $explained !== []);
+    }
+
+    private function deciding(GateState $gate): ?Recorded
+    {
+        if ($gate->state !== GateState::STOPPED && ! $gate->isDone()) {
             return null;
         }
-        $rows = [];
-        foreach ($this->rows[$gate] ?? [] as $row) {
-            foreach ($row->checks as $check) {
-                $rows = [...$rows, ...$this->ledger->about($check, $row->subject)];
-            }
+        $stops = $this->stops[$gate->gate] ?? [];
+        if ($stops !== []) {
+            return $stops[0];
         }
-        $covered = array_filter([...$rows, ...$this->coveredIn($gate)], fn (Entry $e): bool => ($e->stops() || self::isUnproved($e)) && $this->isCovered($e, $gate));
-        $by = fn (Status $status): array => array_filter($rows, fn (Entry $e): bool => ! $e->stops() && $e->status === $status);
+        $met = $this->met[$gate->gate] ?? [];
+        usort($met, fn (array $a, array $b): int => self::speaks($a[1], $gate->gate) <=> self::speaks($b[1], $gate->gate));
+        $entries = array_merge([], ...array_column($met, 2));
+        $covered = array_filter($entries, fn (Recorded $e): bool => ($e->stops() || $e->isUnproved()) && $this->isCovered($e, $gate->gate));
+        $by = fn (Status $status): array => array_filter($entries, fn (Recorded $e): bool => ! $e->stops() && $e->status === $status);
 
         return array_values([...$covered, ...$by(Status::Watch), ...$by(Status::Clear)])[0] ?? null;
+    }
+
+    /** The direction first; what comes before the run last. */
+    private static function speaks(string $check, int $gate): int
+    {
+        return $check === 'power.rotation' ? -1 : ($gate === self::RUN ? (self::BEFORE_THE_RUN[$check] ?? -1) + 1 : 0);
+    }
+
+    /** @return list<Refusal> why nobody may start it now, in the order in which it is put right */
+    private function startRefused(): array
+    {
+        $refused = [];
+        foreach ([5, 6, 7] as $need) {
+            if (! $this->isMet($need)) {
+                $refused[] = new Refusal(Refusal::NEEDS, (string) $need);
+            }
+        }
+        $held = array_filter($this->given->putBack, fn (array $e): bool => ! $e['closed'] && in_array(self::RUN, $e['shuts'], true));
+        $ids = array_map(strval(...), array_column($held, 'id'));
+        sort($ids, SORT_STRING);
+        foreach ($ids as $id) {
+            $refused[] = new Refusal(Refusal::PUT_BACK, $id);
+        }
+        if ($this->hasDanger()) {
+            $refused[] = new Refusal(Refusal::DANGER);
+        }
+        $unmet = $this->unmet[self::RUN] ?? [];
+        if (array_filter($unmet, fn (Row $row): bool => $row->checks === ['run.standing_pressure']) !== []) {
+            $refused[] = new Refusal(Refusal::MISSING, 'run.standing_pressure');
+        }
+
+        return [...$refused, ...$this->warmUpRefused(), ...$this->prestartRefused()];
+    }
+
+    /** @return list<Refusal> */
+    private function warmUpRefused(): array
+    {
+        if (! $this->job->isFirstStart() && ! $this->job->fact('warm_up')) {
+            return [];
+        }
+        $row = new Row($this->job->isVrf() ? ['vrf.warm_up'] : ['run.warm_up', 'vrf.warm_up']);
+        $newest = [];
+        $stops = false;
+        foreach ($row->checks as $check) {
+            foreach ($this->ledger->of($check) as $entry) {
+                $stops = $stops || $this->holds($entry, self::RUN);
+            }
+            $own = $this->ledger->itself($check, 'machine');
+            if ($own !== null) {
+                $newest[(string) $own->at][] = $own;
+            }
+        }
+        $last = $newest === [] ? [] : $newest[(string) max(array_map(floatval(...), array_keys($newest)))];
+        $warm = $last !== [] && array_filter($last, fn (Recorded $e): bool => ! $this->answers($e, $row, self::RUN)) === [];
+
+        return $warm && ! $stops ? [] : [new Refusal(Refusal::MISSING, $this->job->isVrf() ? 'vrf.warm_up' : 'run.warm_up')];
+    }
+
+    /** @return list<Refusal> */
+    private function prestartRefused(): array
+    {
+        $own = $this->ledger->itself('list.prestart', 'machine');
+        $stops = array_filter($this->ledger->of('list.prestart'), fn (Recorded $e): bool => $this->holds($e, self::RUN));
+        $walked = $own !== null && ($own->passes() || ($own->stops() && ! $this->ledger->isMended($own) && $this->isCovered($own, self::RUN)))
+            && $own->at > $this->ledger->lastLockout() && ! $this->ledger->isStale($own, self::RUN) && ! ($own->passes() && $this->ledger->isDoubted($own));
+        $stopped = $own !== null && in_array($own, $stops, true);
+
+        return [
+            ...($walked || $stopped ? [] : [new Refusal(Refusal::MISSING, 'list.prestart')]),
+            ...($stops === [] ? [] : [new Refusal(Refusal::STOPPED, 'list.prestart')]),
+        ];
     }
 }

@@ -44,4 +44,38 @@ final readonly class GateInput
     {
         return count($this->overrides) + count($this->disabled) + count($this->signatures) + ($this->supplyChangedAt === null ? 0 : 1);
     }
+
+    /**
+     * What handing over wants besides its list: entries put back or explained, items with an owner, and signatures
+     * later than every record, override and tag.
+     *
+     * @param list<Recorded> $records
+     * @return list<Missing>
+     */
+    public function owed(array $records): array
+    {
+        $ids = fn (array $entries): array => array_map(strval(...), array_column($entries, 'id'));
+        $out = $ids(array_filter($this->putBack, fn (array $e): bool => ! $e['closed'] && ! $e['explained']));
+        $items = $ids(array_filter($this->openItems, fn (array $i): bool => ! $i['owned']));
+        sort($out, SORT_STRING);
+        sort($items, SORT_STRING);
+        $last = -INF;
+        foreach ($records as $entry) {
+            $last = max($last, $entry->at);
+        }
+        foreach ([...$this->overrides, ...$this->disabled] as $entry) {
+            $last = max($last, $entry['at']);
+        }
+        $owed = [
+            ...array_map(fn (string $id): Missing => Missing::atTheEnd(Missing::PUT_BACK, $id), $out),
+            ...array_map(fn (string $id): Missing => Missing::atTheEnd(Missing::OPEN_ITEM, $id), $items),
+        ];
+        foreach (['starter', 'lead'] as $role) {
+            if (array_filter($this->signatures, fn (array $s): bool => $s['role'] === $role && $s['at'] > $last) === []) {
+                $owed[] = Missing::atTheEnd(Missing::SIGNATURE, $role);
+            }
+        }
+
+        return $owed;
+    }
 }

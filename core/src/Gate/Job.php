@@ -11,15 +11,16 @@ final class Job
 {
     public const FACTS = [
         'curb', 'craned', 'carried', 'on_roof', 'nothing_old', 'old_empty', 'recovered', 'failed_compressor', 'drain',
-        'circuit_opened', 'no_brazing', 'flares', 'field_bulb', 'module_change', 'taps', 'temporary_supply', 'tripped',
-        'ran_reversed', 'sheet_asks', 'sister_fault', 'single_phase', 'shared_feeder', 'warm_up', 'line_set',
-        'fixed_orifice', 'flammable', 'small_room', 'test_mode', 'gas_heat', 'electric_heat', 'float', 'outside_air',
-        'belt', 'staged', 'leaving_air',
+        'circuit_opened', 'no_brazing', 'flares', 'field_bulb', 'line_set', 'lines_reused', 'module_change',
+        'single_phase', 'pair', 'field_bus', 'shared_feeder', 'temporary_supply', 'taps', 'motor_taps', 'wiring', 'dials',
+        'tripped', 'ran_reversed', 'sheet_asks', 'sister_fault', 'first_start', 'warm_up', 'flammable', 'small_room',
+        'test_mode', 'fixed_orifice', 'gas_heat', 'electric_heat', 'heat_pump', 'float', 'outside_air', 'belt', 'staged',
+        'leaving_air', 'alarms', 'duct_detector',
     ];
     /** A record of one of these says that a circuit was opened. */
     private const OPENING = ['piping.purge', 'piping.flare_torque', 'list.pipe', 'tight.hold', 'dry.decay'];
 
-    /** @var list<string> circuits that were opened */
+    /** @var list<string> circuits that were opened, in the order of the circuits */
     public readonly array $openedCircuits;
     public readonly bool $opened;
     /** @var list<int> */
@@ -31,10 +32,11 @@ final class Job
      * @param list<string> $circuits
      * @param list<string> $compressors
      * @param list<string> $openedGiven
+     * @param list<string> $changed compressors that are new on this job, in the order of the compressors
      * @param list<string> $sections
      * @param list<string> $sampled
      * @param list<string> $ducted
-     * @param list<Entry>  $records with their subjects as recorded
+     * @param list<Recorded> $records with their subjects as recorded
      */
     private function __construct(
         public readonly JobType $type,
@@ -44,30 +46,63 @@ final class Job
         public readonly array $circuits,
         public readonly array $compressors,
         array $openedGiven,
+        public readonly array $changed,
         public readonly array $sections,
         public readonly array $sampled,
         public readonly array $ducted,
         array $records,
     ) {
-        $opening = array_filter($records, fn (Entry $e): bool => ! $e->suspect && in_array($e->check, self::OPENING, true));
+        $opening = array_filter($records, fn (Recorded $e): bool => ! $e->suspect && in_array($e->check, self::OPENING, true));
         $this->opened = $this->fact('circuit_opened') || $openedGiven !== [] || $opening !== [];
         $this->openedCircuits = $this->openedCircuits($openedGiven, $opening);
         $this->gates = array_values(array_filter(range(1, 12), $this->asks(...)));
     }
 
-    /** @param list<Entry> $records */
+    /**
+     * @param list<int>      $asked    of the gates 1 to 3, though start-up only
+     * @param list<string>   $facts
+     * @param list<string>   $circuits none: one, called A
+     * @param list<string>   $compressors none: one a circuit
+     * @param list<string>   $opened
+     * @param list<string>   $changed
+     * @param list<string>   $sections
+     * @param list<string>   $sampled
+     * @param list<string>   $ducted
+     * @param list<Recorded> $records
+     */
+    public static function of(
+        JobType $type,
+        bool $startUpOnly,
+        array $asked,
+        array $facts,
+        array $circuits,
+        array $compressors,
+        array $opened,
+        array $changed,
+        array $sections,
+        array $sampled,
+        array $ducted,
+        array $records,
+    ): self {
+        $circuits = $circuits ?: ['A'];
+        $compressors = $compressors ?: $circuits;
+        $changed = array_values(array_filter($compressors, fn (string $name): bool => in_array($name, $changed, true)));
+
+        return new self($type, $startUpOnly, $asked, array_fill_keys($facts, true), $circuits, $compressors, $opened, $changed, $sections, $sampled, $ducted, $records);
+    }
+
+    /** @param list<Recorded> $records */
     public static function read(Input $in, array $records): self
     {
-        $circuits = $in->words('circuits') ?: ['A'];
-
-        return new self(
+        return self::of(
             JobType::from($in->text('job_type')),
             $in->flag('start_up_only'),
             array_map(intval(...), $in->words('asked')),
-            array_fill_keys($in->words('facts'), true),
-            $circuits,
-            $in->words('compressors') ?: $circuits,
+            $in->words('facts'),
+            $in->words('circuits'),
+            $in->words('compressors'),
             $in->words('opened'),
+            $in->words('changed'),
             $in->words('sections'),
             $in->words('sampled'),
             $in->words('ducted'),
@@ -91,10 +126,16 @@ final class Job
         return in_array($this->type, $types, true);
     }
 
-    /** A compressor change, on its own or of a module. */
+    /** A compressor change, on its own or of a VRF module. */
     public function isCompressorChange(): bool
     {
-        return $this->type === JobType::Compressor || $this->fact('module_change');
+        return $this->type === JobType::Compressor || ($this->isVrf() && $this->fact('module_change'));
+    }
+
+    /** A machine's or a compressor's first start, or the first after a season. */
+    public function isFirstStart(): bool
+    {
+        return $this->fact('first_start') || $this->isCompressorChange() || $this->changed !== [];
     }
 
     public function isVrf(): bool
@@ -115,27 +156,35 @@ final class Job
     }
 
     /**
-     * The one name that `machine` means where a check is asked of a list that holds just one.
+     * The one name that `machine` means where a check is asked of a list that holds just one; null where it is
+     * asked of the machine, or where the list holds more.
      */
     public function onlyOne(string $check): ?string
     {
-        [$kind, $names] = match ($check) {
-            'charge.state' => ['circuit', $this->circuits],
-            'piping.purge', 'piping.flare_torque', 'piping.bulb', 'piping.equivalent_length', 'dry.decay', 'charge.weigh_in' => ['circuit', $this->openedCircuits],
-            'tight.hold' => $this->sections === [] ? ['circuit', $this->openedCircuits] : ['section', $this->sections],
-            'compressor.insulation', 'compressor.windings' => ['compressor', $this->compressors],
-            'air.split', 'condensate.float' => $this->isVrf() ? ['indoor', $this->sampled] : ['', []],
-            'air.static', 'condensate.trap' => $this->isVrf() ? ['indoor', $this->ducted] : ['', []],
+        [$kind, $names] = match (CheckTable::oneOf($check)) {
+            'circuit' => ['circuit', $this->circuits],
+            'section' => $this->isVrf() && $this->sections !== [] ? ['section', $this->sections] : ['circuit', $this->circuits],
+            'compressor' => ['compressor', $this->compressors],
+            'sampled' => $this->isVrf() ? ['indoor', $this->sampled] : ['', []],
+            'ducted' => $this->isVrf() ? ['indoor', $this->ducted] : ['', []],
             default => ['', []],
         };
 
         return count($names) === 1 ? "$kind:$names[0]" : null;
     }
 
+    /** A subject as the gates take it: `machine` and its parts by the only name there is. */
+    public function plain(string $check, string $subject): string
+    {
+        $only = Recorded::baseOf($subject) === 'machine' ? $this->onlyOne($check) : null;
+
+        return $only === null ? $subject : $only . substr($subject, strlen('machine'));
+    }
+
     /** Whether a subject is one of this job's own. */
     public function owns(string $subject): bool
     {
-        $base = Entry::baseOf($subject);
+        $base = Recorded::baseOf($subject);
         [$kind, $name] = explode(':', $base, 2) + [1 => ''];
 
         return match ($kind) {
@@ -155,14 +204,14 @@ final class Job
 
     /**
      * @param list<string>            $given
-     * @param array<array-key, Entry> $opening
+     * @param array<array-key, Recorded> $opening
      * @return list<string>
      */
     private function openedCircuits(array $given, array $opening): array
     {
         $named = $nameless = [];
         foreach ($opening as $entry) {
-            $base = $entry->base();
+            $base = $entry->base;
             if (str_starts_with($base, 'circuit:')) {
                 $named[] = substr($base, 8);
             } elseif ($entry->check !== 'list.pipe') {

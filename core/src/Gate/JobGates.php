@@ -8,6 +8,7 @@ use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
+use IronStart\Core\Check\Missing as MissingField;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Status;
@@ -27,7 +28,7 @@ final class JobGates implements Check
 
     public function version(): int
     {
-        return 1;
+        return 2;
     }
 
     public function fields(): array
@@ -35,19 +36,20 @@ final class JobGates implements Check
         $at = Field::number('at')->structural();
 
         return [
-            Field::word('job_type', ...JobType::words())->structural(),
+            Field::word('job_type', ...JobType::words())->needed(),
             Field::flag('start_up_only'),
             Field::choices('asked', 1, 3),
             Field::words('facts', ...Job::FACTS),
             Field::texts('circuits'),
             Field::texts('compressors'),
             Field::texts('opened'),
+            Field::texts('changed'),
             Field::texts('sections'),
             Field::texts('sampled'),
             Field::texts('ducted'),
             Field::items(
                 'recorded',
-                Field::word('check', ...Belonging::checks())->structural(),
+                Field::word('check', ...CheckTable::checks())->structural(),
                 Field::text('subject')->default('machine'),
                 Field::word('status', ...array_map(fn (Status $s): string => $s->value, Status::cases()))->structural(),
                 Field::texts('codes'),
@@ -76,7 +78,7 @@ final class JobGates implements Check
                 Field::text('id')->structural(),
                 Field::text('owner'),
                 Field::text('due'),
-                Field::word('check', ...Belonging::checks()),
+                Field::word('check', ...CheckTable::checks()),
                 Field::text('subject')->default('machine'),
             )->uniqueBy('id'),
             Field::number('supply_changed_at'),
@@ -85,7 +87,7 @@ final class JobGates implements Check
 
     public function contradictions(Input $in): iterable
     {
-        foreach (['circuits', 'compressors', 'opened', 'sections', 'sampled', 'ducted'] as $list) {
+        foreach (['circuits', 'compressors', 'opened', 'changed', 'sections', 'sampled', 'ducted'] as $list) {
             $seen = [];
             foreach ($in->words($list) as $i => $name) {
                 if (trim($name) === '' || str_contains($name, '/') || isset($seen[$name])) {
@@ -96,9 +98,11 @@ final class JobGates implements Check
         }
         $circuits = $in->words('circuits') ?: ['A'];
         $compressors = $in->words('compressors') ?: $circuits;
-        foreach ($in->words('opened') as $i => $name) {
-            if (! in_array($name, $circuits, true)) {
-                yield InputError::at("opened.$i", $name, implode(', ', $circuits), 'is not one of the circuits');
+        foreach (['opened' => [$circuits, 'circuits'], 'changed' => [$compressors, 'compressors']] as $list => [$known, $of]) {
+            foreach ($in->words($list) as $i => $name) {
+                if (! in_array($name, $known, true)) {
+                    yield InputError::at("$list.$i", $name, implode(', ', $known), "is not one of the $of");
+                }
             }
         }
         $parts = [...array_map(fn (string $c): string => "circuit:$c", $circuits), ...array_map(fn (string $c): string => "compressor:$c", $compressors)];
@@ -111,30 +115,18 @@ final class JobGates implements Check
 
     public function judge(Input $in): Judgement
     {
-        $raw = array_map(self::entry(...), $in->items('recorded'));
-        $job = Job::read($in, $raw);
-        $records = array_map(fn (Entry $e): Entry => self::plain($e, $job), $raw);
-        $given = self::given($in);
-        $now = (new Evaluation($job, $records, $given))->tell();
-        $codes = $now->codes;
-        foreach (self::outOfOrder($job, $records, $given, $now) as $gate) {
-            $codes["out_of_order:$gate"] = true;
+        if (! $in->given('job_type')) {
+            return new Judgement([MissingField::at('job_type')], basis: [Finding::note('basis')]);
         }
+        $records = array_map(self::recorded(...), $in->items('recorded'));
+        $result = Gates::of(Job::read($in, $records), $records, self::given($in));
 
-        return new Judgement(self::findings($now, array_keys($codes)), self::values($now, $job), false, [], [Finding::note('basis')]);
+        return new Judgement(self::findings($result), self::values($result), false, [], [Finding::note('basis')]);
     }
 
-    private static function entry(Input $in): Entry
+    private static function recorded(Input $in): Recorded
     {
-        return new Entry($in->text('check'), $in->text('subject'), Status::from($in->text('status')), $in->words('codes'), $in->number('at'), $in->flag('suspect'));
-    }
-
-    /** `machine` means the one name of a list that holds just one. */
-    private static function plain(Entry $entry, Job $job): Entry
-    {
-        $only = $entry->base() === 'machine' ? $job->onlyOne($entry->check) : null;
-
-        return $only === null ? $entry : new Entry($entry->check, $only . substr($entry->subject, strlen('machine')), $entry->status, $entry->codes, $entry->at, $entry->suspect);
+        return new Recorded($in->text('check'), $in->text('subject'), Status::from($in->text('status')), $in->words('codes'), $in->number('at'), $in->flag('suspect'));
     }
 
     private static function given(Input $in): GateInput
@@ -149,111 +141,43 @@ final class JobGates implements Check
         );
     }
 
-    /**
-     * Gates with a reading taken before one of their needs was met.
-     *
-     * Between two readings often nothing was recorded that bears on the needs: then one evaluation serves both.
-     *
-     * @param list<Entry> $records
-     * @return list<int>
-     */
-    private static function outOfOrder(Job $job, array $records, GateInput $given, Evaluation $now): array
-    {
-        $found = $then = $bearing = [];
-        foreach ($records as $entry) {
-            $ordered = in_array($entry->check, ['tight.hold', 'dry.decay'], true) || Ledger::isRunning($entry);
-            foreach ($ordered && ! $entry->suspect ? $now->gatesOf($entry) : [] as $gate) {
-                $needs = $now->needs($gate);
-                if (isset($found[$gate]) || $needs === []) {
-                    continue;
-                }
-                $highest = max($needs);
-                $bearing[$highest] ??= self::bearingOn($records, $highest);
-                $before = array_values(array_filter($bearing[$highest], fn (Entry $e): bool => $e->at < $entry->at));
-                $givenThen = $given->before($entry->at);
-                $key = "$highest " . count($before) . ' ' . $givenThen->size();
-                $then[$key] ??= new Evaluation($job, $before, $givenThen);
-                foreach ($needs as $need) {
-                    if (! $then[$key]->isMet($need)) {
-                        $found[$gate] = true;
-                    }
-                }
-            }
-        }
-
-        return array_keys($found);
-    }
-
-    /**
-     * The records that can change a gate up to a given one: those of these gates, and of any check that was
-     * ever a danger, since that shuts Run wherever it stands.
-     *
-     * @param list<Entry> $records
-     * @return list<Entry>
-     */
-    private static function bearingOn(array $records, int $highest): array
-    {
-        $dangerous = [];
-        foreach ($records as $entry) {
-            if ($entry->dangers() !== []) {
-                $dangerous[$entry->check] = true;
-            }
-        }
-
-        return array_values(array_filter($records, fn (Entry $e): bool => isset($dangerous[$e->check])
-            || min([...Belonging::gatesOf($e->check), PHP_INT_MAX]) <= $highest));
-    }
-
     /** @return array<string, Value> */
-    private static function values(Evaluation $now, Job $job): array
+    private static function values(Result $result): array
     {
         $values = [];
-        foreach ($now->state as $gate => $state) {
-            $values["state:$gate"] = Value::text($state);
-            if (isset($now->missing[$gate])) {
-                $values["missing:$gate"] = Value::list($now->missing[$gate]);
+        foreach ($result->gates as $n => $gate) {
+            $values["state:$n"] = Value::text($gate->state);
+            if ($gate->isOnJob) {
+                $values["missing:$n"] = Value::list(array_map(fn (Missing $m): string => $m->name(), $gate->missing));
             }
-            if (isset($now->deciding[$gate])) {
-                $values["deciding:$gate"] = Value::text($now->deciding[$gate]);
+            if ($gate->deciding !== null) {
+                $values["deciding:$n"] = Value::text($gate->deciding->name);
             }
-            $why = $state === 'not_on_job' ? $job->whyNot($gate) : null;
-            if ($why !== null) {
-                $values["why_not:$gate"] = Value::text($why);
+            if ($gate->state === GateState::NOT_ON_JOB && $gate->whyNot !== null) {
+                $values["why_not:$n"] = Value::text($gate->whyNot);
             }
         }
-        $values['shut'] = Value::list($now->shut);
-        $values['conditional'] = Value::list($now->conditional);
-        if ($now->current !== null) {
-            $values['current'] = Value::of($now->current, '1');
+        $values['start_refused'] = Value::list(array_map(fn (Refusal $r): string => $r->name(), $result->startRefused));
+        $values['shut'] = Value::list($result->shut());
+        $values['conditional'] = Value::list(array_keys(array_filter($result->gates, fn (GateState $g): bool => $g->conditional)));
+        if ($result->current !== null) {
+            $values['current'] = Value::of($result->current, '1');
         }
 
         return $values;
     }
 
-    /**
-     * @param list<string> $codes
-     * @return list<Finding>
-     */
-    private static function findings(Evaluation $now, array $codes): array
+    /** @return list<Finding> */
+    private static function findings(Result $result): array
     {
-        $states = array_count_values($now->state);
-        $status = match (true) {
-            isset($states['stopped']) => Status::Stop,
-            isset($states['asking']) || isset($states['not_yet']) => Status::Open,
-            isset($states['overridden']) || $now->conditional !== [] || array_filter($codes, fn (string $c): bool => str_starts_with($c, 'watch:')) !== [] => Status::Watch,
-            default => Status::Clear,
-        };
-        $phrase = match (true) {
-            $status === Status::Stop => 'stopped',
-            $status === Status::Open => 'at_gate',
+        $status = $result->status();
+        $phrase = match ($status) {
+            Status::Stop => 'stopped',
+            Status::Open => 'at_gate',
             default => 'all_answered',
         };
-        $params = $phrase === 'all_answered' ? ['count' => ($states['answered'] ?? 0) + ($states['overridden'] ?? 0)] : ['gate' => $now->current ?? 0];
-        $findings = [Finding::note($phrase, $params, $status)];
-        foreach ($codes as $code) {
-            $findings[] = Finding::clear($code, [], 'code');
-        }
+        $params = $phrase === 'all_answered' ? ['count' => count(array_filter($result->gates, fn (GateState $g): bool => $g->isDone()))] : ['gate' => $result->current ?? 0];
 
-        return $findings;
+        return [Finding::note($phrase, $params, $status), ...array_map(fn (string $code): Finding => Finding::clear($code, [], 'code'), $result->codes())];
     }
 }

@@ -14,38 +14,26 @@ use IronStart\Core\Verdict\Status;
  */
 final class Ledger
 {
-    /** Readings of the running machine. */
-    private const RUNNING = [
-        'power.running_amps', 'power.leg_roll', 'vrf.commission', 'charge.state', 'charge.trim', 'diagnose.cooling',
-        'air.fan_drive', 'air.flow', 'air.mix', 'air.split', 'air.state', 'air.static', 'heat.electric',
-        'heat.gas_pressure', 'heat.gas_rate', 'heat.rise', 'vrf.run_plan', 'vrf.crossed_zones', 'vrf.leak_by',
-    ];
-    private const BEFORE_THE_START = ['list.prestart', 'vrf.warm_up'];
-    private const ON_THE_SUPPLY = ['power.rotation', 'power.voltage', 'power.supply_identity'];
-    /** Check => what, done after it, makes it worthless (same circuit, any status). */
-    private const UNDONE_BY = [
-        'tight.hold' => ['piping.purge', 'piping.flare_torque'],
-        'dry.decay' => ['piping.purge', 'piping.flare_torque', 'tight.hold'],
-        'charge.weigh_in' => ['dry.decay'],
-        'vrf.charge' => ['dry.decay'],
-    ];
+    private const ALL_GATES = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
     /** A clear or watch about the second is also one about the first. */
     private const ALSO_ABOUT = ['old_disconnect' => 'machine', 'planned' => 'built'];
 
-    /** @var array<string, Entry> what stands, by check and subject */
+    /** @var array<string, Recorded> what stands, by check and subject */
     public readonly array $standing;
+    /** @var array<string, list<Recorded>> the same, by check */
+    private array $standingOf = [];
     /** A reading after a reversal was not taken, for want of a lockout between. */
     public readonly bool $notLockedOut;
     /** @var array<string, true> stops that only a start can disprove, locked out and walked again since */
     private array $mended = [];
-    /** @var array<string, list<Entry>> counted records by check */
+    /** @var array<string, list<Recorded>> counted records by check */
     private array $byCheck = [];
     /** @var array<string, float> the last doubted stop by check and subject */
     private array $doubt = [];
     private ?float $directionProvedAt;
 
     /**
-     * @param list<Entry> $records     subjects made plain, in any order
+     * @param list<Recorded> $records     subjects made plain, in any order
      * @param list<float> $powerOpened times of the valid overrides of gate 7, rising
      */
     public function __construct(private readonly array $records, private readonly ?float $supplyChangedAt, array $powerOpened)
@@ -54,12 +42,12 @@ final class Ledger
         foreach ($records as $entry) {
             if ($entry->suspect) {
                 if ($entry->stops()) {
-                    $this->doubt[$entry->name()] = max($entry->at, $this->doubt[$entry->name()] ?? -INF);
+                    $this->doubt[$entry->name] = max($entry->at, $this->doubt[$entry->name] ?? -INF);
                 }
                 continue;
             }
             $this->byCheck[$entry->check][] = $entry;
-            $groups[$entry->name()][] = $entry;
+            $groups[$entry->name][] = $entry;
         }
         $groups = self::alsoAbout($groups);
         $standing = [];
@@ -72,46 +60,65 @@ final class Ledger
             }
         }
         $this->standing = $standing;
+        foreach ($standing as $entry) {
+            $this->standingOf[$entry->check][] = $entry;
+        }
         $this->notLockedOut = $refused;
         $this->directionProvedAt = $this->directionProvedAt($groups, $powerOpened);
         $this->findMended();
     }
 
-    public static function isRunning(Entry $entry): bool
-    {
-        return in_array($entry->check, self::RUNNING, true) || ($entry->check === 'power.voltage' && $entry->base() === 'loaded');
-    }
-
     /**
-     * @return list<Entry> what stands about a subject and its parts
+     * @return list<Recorded> what stands about a subject and its parts: itself first, then its parts by name
      */
     public function about(string $check, string $subject): array
     {
         $found = [];
-        foreach ($this->standing as $entry) {
-            if ($entry->check === $check && ($entry->subject === $subject || str_starts_with($entry->subject, "$subject/"))) {
+        foreach ($this->standingOf[$check] ?? [] as $entry) {
+            if ($entry->subject === $subject || str_starts_with($entry->subject, "$subject/")) {
                 $found[] = $entry;
             }
+        }
+        if (count($found) > 1) {
+            usort($found, fn (Recorded $a, Recorded $b): int => strcmp($a->subject, $b->subject));
         }
 
         return $found;
     }
 
-    /** @return list<Entry> what stands of a check, about anything */
-    public function of(string $check): array
+    /** What stands of a check about a subject itself. */
+    public function itself(string $check, string $subject): ?Recorded
     {
-        return array_values(array_filter($this->standing, fn (Entry $e): bool => $e->check === $check));
+        return $this->standing["$check:$subject"] ?? null;
     }
 
-    public function isMended(Entry $entry): bool
+    /** @return list<Recorded> what stands of a check, about anything */
+    public function of(string $check): array
     {
-        return isset($this->mended[$entry->name()]);
+        return $this->standingOf[$check] ?? [];
+    }
+
+    /** Whether any counted record of a check ever bore a code. */
+    public function everSaid(string $check, string $code): bool
+    {
+        foreach ($this->byCheck[$check] ?? [] as $entry) {
+            if ($entry->says($code)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function isMended(Recorded $entry): bool
+    {
+        return isset($this->mended[$entry->name]);
     }
 
     /** A clear or watch not later than a stop that was doubted is no all-clear. */
-    public function isDoubted(Entry $entry): bool
+    public function isDoubted(Recorded $entry): bool
     {
-        return $entry->at <= ($this->doubt[$entry->name()] ?? -INF);
+        return $entry->at <= ($this->doubt[$entry->name] ?? -INF);
     }
 
     /**
@@ -126,31 +133,49 @@ final class Ledger
             if (! $entry->suspect || $entry->dangers() === []) {
                 continue;
             }
-            $since = array_filter($this->byCheck[$entry->check] ?? [], fn (Entry $e): bool => $e->subject === $entry->subject && $e->at > $entry->at && $e->status !== Status::Open);
+            $since = array_filter($this->byCheck[$entry->check] ?? [], fn (Recorded $e): bool => $e->subject === $entry->subject && $e->at > $entry->at && $e->status !== Status::Open);
             if ($since === []) {
-                $found[$entry->name()] = [$entry->check, $entry->subject];
+                $found[$entry->name] = [$entry->check, $entry->subject];
             }
         }
 
         return array_values($found);
     }
 
-    /** Whether something done since has made it worthless. */
-    public function isStale(Entry $entry): bool
+    /** @return list<Recorded> standing stops that only a start can disprove, locked out and walked again since */
+    public function mended(): array
     {
-        foreach (self::UNDONE_BY[$entry->check] ?? [] as $check) {
+        return array_values(array_filter($this->standing, $this->isMended(...)));
+    }
+
+    /** Whether something done since has made it worthless to a gate. */
+    public function isStale(Recorded $entry, int $gate): bool
+    {
+        foreach (CheckTable::undoneBy($entry->check) as $check) {
             foreach ($this->byCheck[$check] ?? [] as $later) {
                 if ($entry->at <= $later->at && self::sameCircuit($entry, $later)) {
                     return true;
                 }
             }
         }
-        if (in_array($entry->check, self::ON_THE_SUPPLY, true) && $entry->base() !== 'old_disconnect' && $entry->at <= ($this->supplyChangedAt ?? -INF)) {
+        if ($this->supplyChangedAt !== null && $entry->at <= $this->supplyChangedAt && $entry->base !== 'old_disconnect' && CheckTable::hangsOnSupply($entry->check)) {
             return true;
         }
-        $hangsOnDirection = self::isRunning($entry) || in_array($entry->check, self::BEFORE_THE_START, true);
 
-        return $hangsOnDirection && $entry->at <= ($this->directionProvedAt ?? -INF);
+        return $this->directionProvedAt !== null && $entry->at <= $this->directionProvedAt && CheckTable::hangsOnDirection($entry->check, $entry->base, $gate);
+    }
+
+    /** The last clear lockout of the machine itself, -INF where there is none. */
+    public function lastLockout(): float
+    {
+        $last = -INF;
+        foreach ($this->byCheck['power.lockout'] ?? [] as $lockout) {
+            if ($lockout->subject === 'machine' && $lockout->status === Status::Clear && ! $lockout->stops()) {
+                $last = max($last, $lockout->at);
+            }
+        }
+
+        return $last;
     }
 
     public function lockedOutBetween(float $after, float $before): bool
@@ -170,7 +195,7 @@ final class Ledger
         $last = -INF;
         foreach ($this->byCheck as $entries) {
             foreach ($entries as $entry) {
-                if ($entry->at < $before && $entry->stops() && $isAbout($entry->base())) {
+                if ($entry->at < $before && $entry->stops() && $isAbout($entry->base)) {
                     $last = max($last, $entry->at);
                 }
             }
@@ -179,16 +204,16 @@ final class Ledger
         return $last;
     }
 
-    private static function sameCircuit(Entry $a, Entry $b): bool
+    private static function sameCircuit(Recorded $a, Recorded $b): bool
     {
-        $named = fn (Entry $e): bool => str_starts_with($e->base(), 'circuit:');
+        $named = fn (Recorded $e): bool => str_starts_with($e->base, 'circuit:');
 
-        return ! $named($a) || ! $named($b) || $a->base() === $b->base();
+        return ! $named($a) || ! $named($b) || $a->base === $b->base;
     }
 
     /**
-     * @param array<string, list<Entry>> $groups
-     * @return array<string, list<Entry>>
+     * @param array<string, list<Recorded>> $groups
+     * @return array<string, list<Recorded>>
      */
     private static function alsoAbout(array $groups): array
     {
@@ -197,8 +222,8 @@ final class Ledger
                 if ($entries[0]->subject !== $own) {
                     continue;
                 }
-                $passing = array_filter($entries, fn (Entry $e): bool => $e->passes());
-                $also = array_map(fn (Entry $e): Entry => new Entry($e->check, $other, $e->status, $e->codes, $e->at), array_values($passing));
+                $passing = array_filter($entries, fn (Recorded $e): bool => $e->passes());
+                $also = array_map(fn (Recorded $e): Recorded => new Recorded($e->check, $other, $e->status, $e->codes, $e->at), array_values($passing));
                 $name = "{$entries[0]->check}:$other";
                 if ($also !== [] && (isset($groups[$name]) || self::namesIt($entries[0]->check, $other))) {
                     $groups[$name] = [...$groups[$name] ?? [], ...$also];
@@ -211,12 +236,12 @@ final class Ledger
 
     private static function namesIt(string $check, string $subject): bool
     {
-        return Belonging::of($check, $subject, range(1, 12)) !== Belonging::of($check, 'machine', range(1, 12));
+        return CheckTable::belongs($check, $subject, self::ALL_GATES, false) !== CheckTable::belongs($check, 'machine', self::ALL_GATES, false);
     }
 
     /**
-     * @param list<Entry> $entries of one check about one subject
-     * @return array{0: Entry|null, 1: bool} what stands, and whether a reading was refused for want of a lockout
+     * @param list<Recorded> $entries of one check about one subject
+     * @return array{0: Recorded|null, 1: bool} what stands, and whether a reading was refused for want of a lockout
      */
     private function fold(array $entries): array
     {
@@ -227,7 +252,7 @@ final class Ledger
         foreach (self::byTime($entries) as $entry) {
             if ($entry->stops()) {
                 $dangers = [...$dangers, ...$entry->dangers()];
-                $stands = new Entry($entry->check, $entry->subject, Status::Stop, array_values(array_unique([...$entry->codes, ...$dangers])), $entry->at);
+                $stands = new Recorded($entry->check, $entry->subject, Status::Stop, array_values(array_unique([...$entry->codes, ...$dangers])), $entry->at);
                 if ($entry->check === 'power.rotation' && ($entry->says('supply_reversed') || $entry->says('load_reversed'))) {
                     [$reversedAt, $refused] = [$entry->at, false];
                 }
@@ -250,12 +275,12 @@ final class Ledger
     /**
      * Rising by time; of the same moment the worst, its codes joined.
      *
-     * @param list<Entry> $entries
-     * @return list<Entry>
+     * @param list<Recorded> $entries
+     * @return list<Recorded>
      */
     private static function byTime(array $entries): array
     {
-        usort($entries, fn (Entry $a, Entry $b): int => $a->at <=> $b->at);
+        usort($entries, fn (Recorded $a, Recorded $b): int => $a->at <=> $b->at);
         $merged = [];
         foreach ($entries as $entry) {
             $last = end($merged);
@@ -265,7 +290,7 @@ final class Ledger
             }
             $worst = $last->stops() || $entry->stops() ? Status::Stop : $last->status->worse($entry->status);
             array_pop($merged);
-            $merged[] = new Entry($entry->check, $entry->subject, $worst, array_values(array_unique([...$last->codes, ...$entry->codes])), $entry->at);
+            $merged[] = new Recorded($entry->check, $entry->subject, $worst, array_values(array_unique([...$last->codes, ...$entry->codes])), $entry->at);
         }
 
         return $merged;
@@ -274,7 +299,7 @@ final class Ledger
     /**
      * From when on the direction is proved, after the last stop about it: readings not later are stale.
      *
-     * @param array<string, list<Entry>> $groups
+     * @param array<string, list<Recorded>> $groups
      * @param list<float> $powerOpened
      */
     private function directionProvedAt(array $groups, array $powerOpened): ?float
@@ -284,11 +309,11 @@ final class Ledger
             if ($entries[0]->check !== 'power.rotation') {
                 continue;
             }
-            $stops = array_filter($entries, fn (Entry $e): bool => $e->stops());
+            $stops = array_filter($entries, fn (Recorded $e): bool => $e->stops());
             if ($stops === []) {
                 continue;
             }
-            $lastStop = max(array_map(fn (Entry $e): float => $e->at, $stops));
+            $lastStop = max(array_map(fn (Recorded $e): float => $e->at, $stops));
             $still = $this->standing[$name] ?? null;
             $after = $still !== null && $still->stops() ? $powerOpened : $this->passingAfter($entries, $lastStop);
             $after = array_filter($after, fn (float $at): bool => $at > $lastStop);
@@ -299,7 +324,7 @@ final class Ledger
     }
 
     /**
-     * @param list<Entry> $entries
+     * @param list<Recorded> $entries
      * @return list<float> times of the clear and watch readings that count after a stop
      */
     private function passingAfter(array $entries, float $stop): array
@@ -327,7 +352,7 @@ final class Ledger
                 continue;
             }
             foreach ($this->byCheck['list.prestart'] ?? [] as $walk) {
-                if ($walk->passes() && $this->lockedOutBetween($entry->at, $walk->at)) {
+                if ($walk->subject === 'machine' && $walk->passes() && $this->lockedOutBetween($entry->at, $walk->at)) {
                     $this->mended[$name] = true;
                 }
             }

@@ -10,33 +10,50 @@ namespace IronStart\Core\Gate;
  */
 final class OutOfService
 {
-    /** Of the codes nobody may override the one a part out of service takes with it. */
-    private const TAKEN_WITH_IT = ['grounded'];
+    /** Of the codes nobody may override those a part out of service takes with it. */
+    private const TAKEN_WITH_IT = ['grounded', 'cold_reading', 'flat', 'in_vacuum'];
 
-    /** @var array<string, true> codes that say what is wrong with a tag */
-    public array $codes = [];
+    /** @var list<string> subjects of tags that do not say what, why, which wire and who */
+    public array $incomplete = [];
+    /** A tag was written without a lockout between the finding and it. */
+    public bool $notLockedOut = false;
+    /** With this nothing would be left in service: no tag counts. */
+    public bool $allDisabled = false;
     /** @var array<string, true> subjects without their parts */
     private array $out = [];
+    private bool $aCircuit = false;
 
     /** @param list<array{subject: string, complete: bool, at: float}> $entries */
-    public function __construct(array $entries, Job $job, Ledger $ledger)
+    public function __construct(array $entries, private readonly Job $job, Ledger $ledger)
     {
-        $out = [];
+        $out = $faults = $counts = [];
         foreach ($entries as $entry) {
-            $bases = self::takenAlong($entry['subject']);
+            $subject = $entry['subject'];
+            $bases = self::takenAlong($subject);
             $lastStop = $ledger->lastStopAbout(fn (string $base): bool => in_array($base, $bases, true), $entry['at']);
             if (! $entry['complete']) {
-                $this->codes["tag_incomplete:{$entry['subject']}"] = true;
+                $faults[$subject]['incomplete'] = true;
             } elseif (! $ledger->lockedOutBetween($lastStop, $entry['at'])) {
-                $this->codes['not_locked_out:7'] = true;
+                $faults[$subject]['unlocked'] = true;
             } else {
                 $out += array_fill_keys($bases, true);
+                $counts[$subject] = true;
             }
+        }
+        foreach ($faults as $subject => $fault) {
+            if (isset($counts[$subject])) {
+                continue;
+            }
+            if (isset($fault['incomplete'])) {
+                $this->incomplete[] = (string) $subject;
+            }
+            $this->notLockedOut = $this->notLockedOut || isset($fault['unlocked']);
         }
         if (self::someAreLeft('circuit', $job->circuits, $out) && self::someAreLeft('compressor', $job->compressors, $out)) {
             $this->out = $out;
+            $this->aCircuit = array_filter(array_keys($out), fn (string $base): bool => str_starts_with($base, 'circuit:')) !== [];
         } else {
-            $this->codes['all_disabled'] = true;
+            $this->allDisabled = true;
         }
     }
 
@@ -47,15 +64,31 @@ final class OutOfService
 
     public function has(string $subject): bool
     {
-        return isset($this->out[Entry::baseOf($subject)]);
+        return $this->out !== [] && isset($this->out[Recorded::baseOf($subject)]);
     }
 
     /** Whether a stop went out of service with its part: no other deadly code stands in it. */
-    public function contains(Entry $stop): bool
+    public function contains(Recorded $stop): bool
     {
+        if (! $this->has($stop->subject)) {
+            return false;
+        }
         $words = array_map(fn (string $code): string => explode(':', $code, 2)[0], $stop->dangers());
 
-        return $this->has($stop->subject) && array_diff($words, self::TAKEN_WITH_IT) === [];
+        return array_diff($words, self::TAKEN_WITH_IT) === [];
+    }
+
+    /** Whether every motor a verdict leaves out is out of service: a compressor by its tag, a fan while a circuit is out. */
+    public function excuses(Recorded $entry): bool
+    {
+        foreach ($entry->namedBy('out') as $name) {
+            $isOut = in_array($name, $this->job->compressors, true) ? isset($this->out["compressor:$name"]) : $this->aCircuit;
+            if (! $isOut) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @return list<string> a circuit takes its compressor along */

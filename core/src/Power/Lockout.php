@@ -9,7 +9,7 @@ use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
-use IronStart\Core\Gate\PutBackKind;
+use IronStart\Core\PutBack\PutBackKind;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Verdict\Caution;
 use IronStart\Core\Verdict\Effect;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Verdict;
 
 use IronStart\Core\Clock\ClockKind;
-use IronStart\Core\Gate\PutBackKind;
+use IronStart\Core\PutBack\PutBackKind;
 
 /** What a recording sets off besides being kept: an entry to put back is opened or proved back, a clock starts or ends. */
 final readonly class Effect

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Wording;
 
-use IronStart\Core\Gate\Belonging;
+use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Verdict\Judgement;
 
 /** Says the twelve gates: what decided, what is still to be done, what holds one shut. */

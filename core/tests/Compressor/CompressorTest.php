@@ -88,6 +88,6 @@ final class CompressorTest extends TestCase
      */
     private function judge(string $check, array $input): array
     {
-        return json_decode((string) json_encode(Core::bench()->judge($check, json_decode((string) json_encode($input)), 'us')->toArray()), true);
+        return json_decode((string) json_encode(Core::judge()->judge($check, json_decode((string) json_encode($input)), 'us')->toArray()), true);
     }
 }

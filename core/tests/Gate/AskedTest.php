@@ -102,7 +102,7 @@ final class AskedTest extends TestCase
     {
         $recorded = [['check' => 'compressor.insulation', 'subject' => 'compressor:C1', 'status' => 'stop', 'codes' => ['grounded'], 'at' => 1], ['check' => 'power.lockout', 'status' => 'clear', 'at' => 2]];
         $out = ['subject' => 'compressor:C1', 'why' => 'grounded', 'wire' => 'T1 taped', 'who' => 'R.L.', 'at' => 3];
-        $codes = fn (array $job): array => Core::bench()->judge('job.gates', $job + ['job_type' => 'rooftop', 'start_up_only' => true, 'compressors' => ['C1', 'C2'], 'recorded' => $recorded], 'us')->judgement->codes();
+        $codes = fn (array $job): array => Core::judge()->judge('job.gates', $job + ['job_type' => 'rooftop', 'start_up_only' => true, 'compressors' => ['C1', 'C2'], 'recorded' => $recorded], 'us')->judgement->codes();
         self::assertContains('stopped:7:compressor.insulation:compressor:C1', $codes([]));
         self::assertNotContains('stopped:7:compressor.insulation:compressor:C1', $codes(['disabled' => [$out]]));
         self::assertContains('tag_incomplete:compressor:C1', $codes(['disabled' => [array_diff_key($out, ['wire' => 1])]]));
@@ -116,6 +116,6 @@ final class AskedTest extends TestCase
      */
     private function values(array $job): array
     {
-        return Core::bench()->judge('job.gates', $job, 'us')->judgement->values;
+        return Core::judge()->judge('job.gates', $job, 'us')->judgement->values;
     }
 }

@@ -112,6 +112,6 @@ final class JobGatesTest extends TestCase
      */
     private function judge(array $recorded): array
     {
-        return Core::bench()->judge('job.gates', ['job_type' => 'rooftop', 'start_up_only' => true, 'recorded' => $recorded], 'us')->judgement->values;
+        return Core::judge()->judge('job.gates', ['job_type' => 'rooftop', 'start_up_only' => true, 'recorded' => $recorded], 'us')->judgement->values;
     }
 }

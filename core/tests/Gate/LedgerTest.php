@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Gate;
 
-use IronStart\Core\Gate\Belonging;
+use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Gate\Entry;
 use IronStart\Core\Gate\JobType;
 use IronStart\Core\Gate\Ledger;
 use IronStart\Core\Gate\Order;
-use IronStart\Core\Gate\OwnerList;
-use IronStart\Core\Gate\PrestartList;
+use IronStart\Core\Walked\OwnerList;
+use IronStart\Core\Walked\PrestartList;
 use IronStart\Core\Verdict\Status;
 use PHPUnit\Framework\TestCase;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Gate;
 
-use IronStart\Core\Gate\PutBackKind as Kind;
+use IronStart\Core\PutBack\PutBackKind as Kind;
 use IronStart\Core\Verdict\Status;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

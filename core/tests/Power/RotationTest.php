@@ -84,6 +84,6 @@ final class RotationTest extends TestCase
             $loads[] = ['name' => "motor $i", 'kind' => 'blower', 'drive' => 'across_line', 'observed' => $observed];
         }
 
-        return Core::bench()->judge('power.rotation', ['meter' => $meter, 'monitor' => $monitor, 'loads' => [...$loads, ...$more]], 'us')->toArray();
+        return Core::judge()->judge('power.rotation', ['meter' => $meter, 'monitor' => $monitor, 'loads' => [...$loads, ...$more]], 'us')->toArray();
     }
 }

@@ -70,6 +70,6 @@ final class RunningAmpsTest extends TestCase
     {
         $load += ['name' => 'M', 'kind' => 'blower', 'amps_a' => '5 A', 'amps_b' => '5 A', 'amps_c' => '5 A'];
 
-        return json_decode((string) json_encode(Core::bench()->judge('power.running_amps', ['loads' => [$load]] + $more, 'us')->toArray()), true);
+        return json_decode((string) json_encode(Core::judge()->judge('power.running_amps', ['loads' => [$load]] + $more, 'us')->toArray()), true);
     }
 }

@@ -169,6 +169,6 @@ final class ThreePhaseTest extends TestCase
      */
     private function judge(string $check, array $input): array
     {
-        return json_decode((string) json_encode(Core::bench()->judge($check, $input, 'us')->toArray()), true);
+        return json_decode((string) json_encode(Core::judge()->judge($check, $input, 'us')->toArray()), true);
     }
 }

@@ -47,7 +47,7 @@ final class GateSpeakerTest extends TestCase
     {
         $speaker = new GateSpeaker(Phrases::shipped());
         $all = array_map(fn (string $check): array => ['check' => $check, 'status' => 'clear', 'codes' => ['proved'], 'at' => 1], [...self::POWER, 'power.rotation']);
-        $gates = fn (array $recorded, array $putBack = []) => Core::bench()->judge('job.gates', ['job_type' => 'rooftop', 'start_up_only' => true, 'recorded' => $recorded, 'put_back' => $putBack], 'us')->judgement;
+        $gates = fn (array $recorded, array $putBack = []) => Core::judge()->judge('job.gates', ['job_type' => 'rooftop', 'start_up_only' => true, 'recorded' => $recorded, 'put_back' => $putBack], 'us')->judgement;
         $why = fn ($judged): array => $speaker->whyShut($judged, $speaker->lines($judged, new GateWords(putBack: ['3' => 'Lock 7 on'])), ['3' => 'Lock 7 on'], 8);
         self::assertSame([], $why($gates($all)));
         self::assertSame(['Held shut by the put-back list: Lock 7 on.'], $why($gates($all, [['id' => '3', 'shuts' => [8]]])));
@@ -60,7 +60,7 @@ final class GateSpeakerTest extends TestCase
         $speaker = new GateSpeaker(Phrases::shipped());
         $types = $flags = [];
         foreach (self::cases() as $line => $input) {
-            $judged = Core::bench()->judge('job.gates', $input, 'us')->judgement;
+            $judged = Core::judge()->judge('job.gates', $input, 'us')->judgement;
             $types[$input['job_type']] = true;
             $lines = $speaker->lines($judged, new GateWords(deferred: [['check' => 'charge.state', 'words' => 'Charge in spring (Owner, 2027-05-01)']], disabled: ['Compressor B: windings open']));
             foreach ($lines as $gate) {
@@ -112,7 +112,7 @@ final class GateSpeakerTest extends TestCase
      */
     private function lines(array $recorded, array $headlines = []): array
     {
-        $gates = Core::bench()->judge('job.gates', ['job_type' => 'rooftop', 'start_up_only' => true, 'recorded' => $recorded], 'us')->judgement;
+        $gates = Core::judge()->judge('job.gates', ['job_type' => 'rooftop', 'start_up_only' => true, 'recorded' => $recorded], 'us')->judgement;
 
         return (new GateSpeaker(Phrases::shipped()))->lines($gates, new GateWords($headlines));
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Wording;
 
-use IronStart\Core\Check\Bench;
+use IronStart\Core\Judge\Judge;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\InputError;
-use IronStart\Core\Check\Registry;
-use IronStart\Core\Gate\Belonging;
+use IronStart\Core\Judge\Registry;
+use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Tests\Corpus;
 use IronStart\Core\Verdict\Caution;
 use IronStart\Core\Verdict\Finding;
@@ -111,7 +111,7 @@ final class PhrasesTest extends TestCase
     /** @return iterable<array{string, Judgement}> */
     private function judgements(): iterable
     {
-        $bench = new Bench(new Registry(), new Speaker(Phrases::shipped()));
+        $bench = new Judge(new Registry(), new Speaker(Phrases::shipped()));
         foreach ([...Corpus::vectors(), ...Corpus::more()] as [$case]) {
             try {
                 $input = $bench->input($case['check'], $case['input']);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Wording;
 
-use IronStart\Core\Check\Registry;
+use IronStart\Core\Judge\Registry;
 use IronStart\Core\Core;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
@@ -35,16 +35,16 @@ final class SpeakerTest extends TestCase
 
     public function testWhatIsMissingIsOneSentenceByItsLabels(): void
     {
-        $open = Core::bench()->judge('power.lockout', ['lock_id' => '7', 'tag_name' => 'x'], 'us');
+        $open = Core::judge()->judge('power.lockout', ['lock_id' => '7', 'tag_name' => 'x'], 'us');
         self::assertSame('Still to be told: tester proved before, tester proved after, leg A to B, leg B to C, leg C to A, A to ground and 2 more.', $open->headline);
-        self::assertSame('Still to be told: amps, line A (1), amps, line B (1) and amps, line C (1).', Core::bench()->judge('power.running_amps', ['loads' => [['name' => 'x', 'kind' => 'pump', 'plate_amps' => '5 A']]], 'us')->headline);
+        self::assertSame('Still to be told: amps, line A (1), amps, line B (1) and amps, line C (1).', Core::judge()->judge('power.running_amps', ['loads' => [['name' => 'x', 'kind' => 'pump', 'plate_amps' => '5 A']]], 'us')->headline);
     }
 
     public function testTemperaturesFollowTheUnitsAsked(): void
     {
         $input = ['mca' => '30 A', 'mocp' => '50 A', 'breaker' => '40 A', 'conductor' => '8', 'insulation' => 90, 'terminal_rating' => 75];
-        self::assertStringContainsString('86 °F', implode(' ', Core::bench()->judge('power.circuit', $input, 'us')->basis));
-        self::assertStringContainsString('30 °C', implode(' ', Core::bench()->judge('power.circuit', $input, 'si')->basis));
+        self::assertStringContainsString('86 °F', implode(' ', Core::judge()->judge('power.circuit', $input, 'us')->basis));
+        self::assertStringContainsString('30 °C', implode(' ', Core::judge()->judge('power.circuit', $input, 'si')->basis));
     }
 
     public function testAnUnknownCodeIsAnErrorOfOurs(): void
@@ -55,7 +55,7 @@ final class SpeakerTest extends TestCase
 
     public function testAVerdictHasItsTenMembersAndAnObjectOfValues(): void
     {
-        $wire = Core::bench()->judge('power.voltage', [], 'us')->toArray();
+        $wire = Core::judge()->judge('power.voltage', [], 'us')->toArray();
         self::assertSame(['check', 'version', 'status', 'marginal', 'headline', 'because', 'next', 'values', 'codes', 'cautions', 'basis'], array_keys($wire));
         self::assertSame('{}', json_encode($wire['values']));
     }

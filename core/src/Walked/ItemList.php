@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Gate;
+namespace IronStart\Core\Walked;
 
+use IronStart\Core\Gate\JobType;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Tests\Check;
+namespace IronStart\Core\Tests\Judge;
 
-use IronStart\Core\Check\LineJudge;
+use IronStart\Core\Judge\LineJudge;
 use IronStart\Core\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -57,6 +57,6 @@ final class LineJudgeTest extends TestCase
 
     private function judge(): LineJudge
     {
-        return new LineJudge(Core::bench());
+        return new LineJudge(Core::judge());
     }
 }

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Tests\Gate;
+namespace IronStart\Core\Tests\Clock;
 
-use IronStart\Core\Gate\Place;
+use IronStart\Core\Clock\Place;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Check;
+namespace IronStart\Core\Judge;
 
 /** A check that does not exist. */
 final class UnknownCheck extends \OutOfBoundsException

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Gate;
+namespace IronStart\Core\Walked;
 
 /** Gate 4: that the joints are sound. */
 final class PipeList extends ItemList

@@ -2,13 +2,17 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Check;
+namespace IronStart\Core\Judge;
 
+use IronStart\Core\Check\Field;
+use IronStart\Core\Check\Input;
+use IronStart\Core\Check\InputError;
+use IronStart\Core\Check\InputReader;
 use IronStart\Core\Verdict\Verdict;
 use IronStart\Core\Wording\Speaker;
 
 /** Reads, judges and words one input: the whole way from raw JSON to a verdict. */
-final class Bench
+final class Judge
 {
     /** @var array<string, list<Field>> */
     private array $fields = [];

@@ -7,11 +7,13 @@ namespace IronStart\Core\Gate;
 use IronStart\Core\Verdict\Status;
 
 /** One recorded verdict, or what stands of several about the same subject. */
-final readonly class Entry
+final readonly class Recorded
 {
     /** @var list<string> */
     private array $dangers;
-    private string $name;
+    public string $name;
+    /** What it is about, without the part. */
+    public string $base;
 
     /** @param list<string> $codes */
     public function __construct(
@@ -31,17 +33,14 @@ final readonly class Entry
         }
         $this->dangers = $dangers;
         $this->name = "$check:$subject";
-    }
-
-    /** What it is about, without the part. */
-    public function base(): string
-    {
-        return self::baseOf($this->subject);
+        $this->base = self::baseOf($subject);
     }
 
     public static function baseOf(string $subject): string
     {
-        return explode('/', $subject, 2)[0];
+        $slash = strpos($subject, '/');
+
+        return $slash === false ? $subject : substr($subject, 0, $slash);
     }
 
     /** A verdict with a code that can't be overridden is a stop, whatever it calls itself. */
@@ -52,7 +51,7 @@ final readonly class Entry
 
     public function passes(): bool
     {
-        return ! $this->stops() && ($this->status === Status::Clear || $this->status === Status::Watch);
+        return ($this->status === Status::Clear || $this->status === Status::Watch) && $this->dangers === [];
     }
 
     /** @return list<string> its codes that can never be overridden */
@@ -73,8 +72,36 @@ final readonly class Entry
         return false;
     }
 
-    public function name(): string
+    /** @return list<string> what stands behind the colon of the codes with this first word */
+    public function namedBy(string $word): array
     {
-        return $this->name;
+        $names = [];
+        foreach ($this->codes as $code) {
+            if (str_starts_with($code, "$word:")) {
+                $names[] = substr($code, strlen($word) + 1);
+            }
+        }
+
+        return $names;
+    }
+
+    /** A watch that names a doubt about the very thing that was asked. */
+    public function isUnproved(): bool
+    {
+        if ($this->status !== Status::Watch) {
+            return false;
+        }
+        foreach ($this->codes as $code) {
+            if (isset(CheckTable::UNPROVED[strstr($code, ':', true) ?: $code])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function isRunningReading(): bool
+    {
+        return CheckTable::isRunning($this->check, $this->base);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Gate;
+namespace IronStart\Core\Clock;
 
 /**
  * Where an entry stands in a machine's time, whatever the clock of the device it was written on says.

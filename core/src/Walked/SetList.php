@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Gate;
+namespace IronStart\Core\Walked;
+
+use IronStart\Core\Gate\JobType;
 
 /** Gate 3: that the machine sits right. */
 final class SetList extends ItemList

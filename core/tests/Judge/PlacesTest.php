@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Tests\Check;
+namespace IronStart\Core\Tests\Judge;
 
 use IronStart\Core\Check\Check;
-use IronStart\Core\Check\Registry;
-use IronStart\Core\Gate\Belonging;
+use IronStart\Core\Judge\Registry;
+use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Wording\Phrases;
 use PHPUnit\Framework\TestCase;
 

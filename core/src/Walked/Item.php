@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Gate;
+namespace IronStart\Core\Walked;
+
+use IronStart\Core\Gate\JobType;
 
 /** One item of a list. Its text stands in the phrases. */
 final readonly class Item

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Gate;
+namespace IronStart\Core\Walked;
+
+use IronStart\Core\Gate\JobType;
 
 /** Gate 12: what the owner is told before everybody leaves. */
 final class OwnerList extends ItemList

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Check;
+namespace IronStart\Core\Judge;
+
+use IronStart\Core\Check\InputError;
 
 /**
  * The envelope of one line: `{"id":…,"check":…,"units":…,"input":{…}}` in, a verdict or an error out.
@@ -13,7 +15,7 @@ final class LineJudge
     private const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION
         | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR;
 
-    public function __construct(private readonly Bench $bench)
+    public function __construct(private readonly Judge $judge)
     {
     }
 
@@ -41,7 +43,7 @@ final class LineJudge
         try {
             [$check, $units] = $this->envelope($line);
 
-            return $echo + $this->bench->judge($check, $line->input ?? new \stdClass(), $units)->toArray();
+            return $echo + $this->judge->judge($check, $line->input ?? new \stdClass(), $units)->toArray();
         } catch (InputError $error) {
             return $echo + ['error' => $error->toArray()];
         }
@@ -53,9 +55,9 @@ final class LineJudge
      */
     private function envelope(\stdClass $line): array
     {
-        $checks = implode(', ', $this->bench->registry->ids());
+        $checks = implode(', ', $this->judge->registry->ids());
         $check = $line->check ?? null;
-        if (! is_string($check) || ! in_array($check, $this->bench->registry->ids(), true)) {
+        if (! is_string($check) || ! in_array($check, $this->judge->registry->ids(), true)) {
             throw $check === null ? InputError::absent('check', $checks) : InputError::at('check', $check, $checks);
         }
         $units = $line->units ?? 'us';

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Gate;
+namespace IronStart\Core\Walked;
+
+use IronStart\Core\Gate\JobType;
 
 /** Gate 8: what is walked before anybody says "starting it now". */
 final class PrestartList extends ItemList

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Check;
+namespace IronStart\Core\Judge;
 
+use IronStart\Core\Check\Check;
 use IronStart\Core\Compressor;
 use IronStart\Core\Gate;
 use IronStart\Core\Power;
+use IronStart\Core\Walked;
 
 /** The checks there are, by id. Adding a check begins with a line here. */
 final class Registry
@@ -26,10 +28,10 @@ final class Registry
         'compressor.windings' => Compressor\Windings::class,
         'compressor.insulation' => Compressor\Insulation::class,
         'compressor.acid' => Compressor\Acid::class,
-        'list.set' => Gate\SetList::class,
-        'list.pipe' => Gate\PipeList::class,
-        'list.prestart' => Gate\PrestartList::class,
-        'list.owner' => Gate\OwnerList::class,
+        'list.set' => Walked\SetList::class,
+        'list.pipe' => Walked\PipeList::class,
+        'list.prestart' => Walked\PrestartList::class,
+        'list.owner' => Walked\OwnerList::class,
         'job.gates' => Gate\JobGates::class,
     ];
 

@@ -14,6 +14,7 @@ return [
             'circuits' => ['Circuits', ''],
             'compressors' => ['Compressors', ''],
             'opened' => ['Circuits opened', ''],
+            'changed' => ['Compressors changed', 'New on this job.'],
             'sections' => ['Sections', 'Parts that can be valved off.'],
             'sampled' => ['Indoor units sampled', ''],
             'ducted' => ['Ducted indoor units', ''],

@@ -17,22 +17,22 @@ final class InputError extends \DomainException
         parent::__construct($message);
     }
 
-    public static function at(string $path, mixed $value, string $accepted, string $why = 'is not what is asked for here'): self
+    public static function at(string $path, mixed $value, string $accepted, string $why = 'does not work here'): self
     {
         $shown = json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PARTIAL_OUTPUT_ON_ERROR);
         $shown = mb_strimwidth($shown === false ? '' : $shown, 0, 60, '…');
 
-        return new self($path, $value, $accepted, "$path: $shown $why. Accepted: $accepted.");
+        return new self($path, $value, $accepted, "$path: $shown $why. Enter: $accepted.");
     }
 
     public static function absent(string $path, string $accepted): self
     {
-        return new self($path, null, $accepted, "$path: must be given. Accepted: $accepted.");
+        return new self($path, null, $accepted, "$path: is required. Enter: $accepted.");
     }
 
     public static function unknown(string $path, mixed $value, string $accepted): self
     {
-        return new self($path, $value, $accepted, "$path: is not asked for here. Accepted: $accepted.");
+        return new self($path, $value, $accepted, "$path: is not used here. Enter: $accepted.");
     }
 
     /** @return array{field: string, value: mixed, accepted: string, message: string} */

@@ -259,7 +259,7 @@ final class InputReader
             }
             $name = $item->text($field->uniqueBy);
             if ($name !== '' && isset($seen[$name])) {
-                $this->errors[] = InputError::at("$path.$i.$field->uniqueBy", $name, 'a name that is not used twice', 'stands here a second time');
+                $this->errors[] = InputError::at("$path.$i.$field->uniqueBy", $name, 'a name that is not used twice', 'is used twice');
             }
             $seen[$name] = true;
         }

@@ -138,9 +138,9 @@ final class Insulation implements Check, DrawsOnRecord
             $factor !== null => [],
             default => self::byBands($megohms),
         };
-        $findings = $factor === null ? $asRead : [...$asRead, ...self::byStandard($megohms * $factor)];
+        $findings = $factor === null ? $asRead : [...$asRead, ...self::byStandard($megohms * $factor, $asRead !== [])];
         if ($previous !== null && Limit::under(100 * $megohms / $previous, self::FALL)) {
-            $findings[] = Finding::watch('insulation_falling', ['megohms' => Said::megohms($megohms), 'previous' => Said::megohms($previous)]);
+            $findings[] = Finding::watch('insulation_falling', ['megohms' => Said::megohms($megohms), 'previous' => Said::megohms($previous)], Judgement::worst($findings) === Status::Stop ? 'insulation_falling_besides' : null);
         }
         if ($previous !== null && self::megohmmeter($in) && Judgement::worst($findings) !== Status::Stop && ! Limit::under($megohms / $previous, self::RECOVERED)) {
             $findings[] = Finding::clear('recovered', ['megohms' => Said::megohms($megohms), 'previous' => Said::megohms($previous)]);
@@ -172,12 +172,12 @@ final class Insulation implements Check, DrawsOnRecord
     }
 
     /** @return list<Finding> */
-    private static function byStandard(float $at40): array
+    private static function byStandard(float $at40, bool $beside): array
     {
         $said = fn (float $limit): array => ['megohms' => Said::megohms($at40, $limit), 'limit' => Said::megohms($limit), 'at' => Said::temperature(self::STANDARD_AT)];
 
         return match (true) {
-            Limit::under($at40, self::STANDARD_STOP) => [Finding::stop('below_standard', $said(self::STANDARD_STOP))],
+            Limit::under($at40, self::STANDARD_STOP) => [Finding::stop('below_standard', $said(self::STANDARD_STOP), $beside ? 'below_standard_besides' : null)],
             Limit::under($at40, self::STANDARD_CLEAR) => [Finding::watch('near_standard', $said(self::STANDARD_CLEAR))],
             default => [],
         };

@@ -147,6 +147,8 @@ final class CheckTable
     private const SPECIAL = ['old_disconnect' => true, 'loaded' => true, 'planned' => true, 'built' => true];
     private const LOADED = 'loaded';
     private const LOCKOUT = 'power.lockout';
+    /** In Run they are read of the machine while it runs. */
+    private const SEEN_RUNNING = ['power.rotation', 'power.dials'];
 
     /** @return list<string> every check that can be recorded on a machine */
     public static function checks(): array
@@ -164,6 +166,12 @@ final class CheckTable
     public static function isRunning(string $check, string $base): bool
     {
         return self::is($check, self::RUNNING) || ($check === 'power.voltage' && $base === self::LOADED);
+    }
+
+    /** It can't be done before the machine runs. */
+    public static function needsStart(string $check, string $base, int $gate): bool
+    {
+        return self::isRunning($check, $base) || ($gate === self::RUN && in_array($check, self::SEEN_RUNNING, true));
     }
 
     /** It waits for the gates that its own needs. */

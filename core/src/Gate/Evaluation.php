@@ -15,7 +15,7 @@ use IronStart\Core\Verdict\Status;
 final class Evaluation
 {
     /** Gate => the gates it needs. Controls needs Run on a VRF. */
-    private const NEEDS = [4 => [2], 5 => [4], 6 => [5], 8 => [5, 6, 7], 9 => [8], 10 => [8], 11 => [7], 12 => [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11]];
+    public const NEEDS = [4 => [2], 5 => [4], 6 => [5], 8 => [5, 6, 7], 9 => [8], 10 => [8], 11 => [7], 12 => [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11]];
     private const POWER = 7;
     private const RUN = 8;
     private const HAND_OVER = 12;

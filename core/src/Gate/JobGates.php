@@ -118,10 +118,17 @@ final class JobGates implements Check
         if (! $in->given('job_type')) {
             return new Judgement([MissingField::at('job_type')], basis: [Finding::note('basis')]);
         }
-        $records = array_map(self::recorded(...), $in->items('recorded'));
-        $result = Gates::of(Job::read($in, $records), $records, self::given($in));
+        $result = self::result($in);
 
         return new Judgement(self::findings($result), self::values($result), false, [], [Finding::note('basis')]);
+    }
+
+    /** The gates as objects, from the check's input. */
+    public static function result(Input $in): Result
+    {
+        $records = array_map(self::recorded(...), $in->items('recorded'));
+
+        return Gates::of(Job::read($in, $records), $records, self::given($in));
     }
 
     private static function recorded(Input $in): Recorded

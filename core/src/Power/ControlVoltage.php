@@ -87,7 +87,7 @@ final class ControlVoltage implements Check, DrawsOnRecord
             'right_tap_secondary' => Value::of($nominal * $supply / $right, 'V'),
         ];
         $judged = ['secondary' => $secondary];
-        $share = Instrument::Voltmeter->share() ?? 0.0;
+        $share = Instrument::Voltmeter->share();
         $unsure = ['secondary' => $secondary * $share];
         if ($measured !== null) {
             $difference = fn (array $v): array => ['difference' => 100 * ($v[1] - $nominal * $v[0] / $tap) / ($nominal * $v[0] / $tap)];

@@ -185,7 +185,7 @@ final class Lockout implements Check
         foreach ($sources as $source) {
             foreach (['lock_id', 'dead'] as $name) {
                 if (! $source->given($name)) {
-                    $findings[] = Missing::at($source->path . $name);
+                    $findings[] = Missing::at($source->path . $name, $source->text('name'));
                 }
             }
             $lock = $source->text('lock_id');

@@ -64,7 +64,7 @@ final class PlateMath implements Check
         $modes = self::modes($in);
         foreach (array_count_values($modes) as $mode => $times) {
             if ($times > 1) {
-                yield InputError::at('modes.' . array_keys($modes, $mode, true)[1], $mode, 'a mode that is not named twice', 'stands here a second time');
+                yield InputError::at('modes.' . array_keys($modes, $mode, true)[1], $mode, 'a mode that is not named twice', 'is used twice');
             }
         }
         foreach ([...$in->items('motors'), ...$in->items('heaters')] as $load) {

@@ -154,7 +154,7 @@ final class Rotation implements Check, DrawsOnRecord
      */
     private static function steps(array $findings, Input $in): array
     {
-        $named = fn (string $word): array => array_values(array_map(fn (Finding $f): string => (string) explode(':', $f->code, 2)[1], array_filter($findings, fn (Finding $f): bool => str_starts_with($f->code, "$word:"))));
+        $named = fn (string $word): array => array_values(array_map(fn (Finding $f): string => explode(':', $f->code, 2)[1], array_filter($findings, fn (Finding $f): bool => str_starts_with($f->code, "$word:"))));
         $step = fn (string $phrase, array $params = []): Finding => Finding::note($phrase, $params, Status::Stop);
         $supply = self::any($findings, 'supply_reversed') && array_filter($findings, fn (Finding $f): bool => $f->phrase === 'supply_reversed_loads') === [];
         $inside = self::any($findings, 'inside_swap');
@@ -349,7 +349,7 @@ final class Rotation implements Check, DrawsOnRecord
     {
         $steps = [];
         foreach (['bump_screw' => 'screw', 'bump_scroll' => 'scroll', 'bump_fan' => null] as $phrase => $kind) {
-            $of = array_filter($unknown, fn (RotatingLoad $l): bool => $kind === null ? ! $l->isRotary() : $l->kind === $kind);
+            $of = array_filter($unknown, fn (RotatingLoad $l): bool => ! $l->suspect && ! $l->isQuiet() && ($kind === null ? ! $l->isRotary() : $l->kind === $kind));
             if ($of !== []) {
                 $steps[] = Finding::note($phrase, ['names' => self::names($of)], Status::Watch);
             }

@@ -121,17 +121,16 @@ final class RunningAmps implements Check, DrawsOnRecord
             $plate = self::plate($load);
             $average = array_sum($legs) / count($legs);
             $values["loads.$i.average"] = Value::of($average, 'A');
-            /** @param list<float> $v */
             $results = function (array $v) use ($plate, $i): array {
                 $average = array_sum($v) / count($v);
 
                 return (is_string($plate) ? [] : ["ratio.$i" => $average / $plate, "locked.$i" => max($v) / $plate])
-                    + (count($v) === 3 && $average > 0 ? ["unbalance.$i" => ThreeLegs::of($v)->unbalance()] : []);
+                    + (count($v) === 3 && $average > 0 ? ["unbalance.$i" => ThreeLegs::of(array_values($v))->unbalance()] : []);
             };
             $judged += $results($legs);
             $unsure += Uncertainty::sharedInstrument($results, $legs, Instrument::ClampMeter->share());
             if (is_string($plate)) {
-                $findings[] = Missing::at($plate);
+                $findings[] = Missing::at($plate, $load->text('name'));
             } else {
                 $values["loads.$i.plate"] = Value::of($plate, 'A');
                 $values["loads.$i.ratio"] = Value::of($judged["ratio.$i"], '');
@@ -151,7 +150,7 @@ final class RunningAmps implements Check, DrawsOnRecord
         $marginal = Uncertainty::decides(fn (array $j): Status => Judgement::worst($found($j)), $judged, $unsure);
         $findings = $found($judged);
         if (array_filter($findings, fn (Finding $f): bool => $f->status !== Status::Clear) === []) {
-            $findings = [...$findings, ...self::allWell($in, $judged)];
+            $findings = [...self::allWell($in, $judged), ...$findings];
         }
 
         return new Judgement([...$findings, ...$out], $values, $marginal, [...Caution::LIVE, 'hand_on_contactor'], [Finding::note('basis')], sets: [Effect::ends(ClockKind::Stabilise)]);

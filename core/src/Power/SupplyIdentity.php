@@ -162,7 +162,8 @@ final class SupplyIdentity implements Check
             return [Finding::stop('single_phase', $said)];
         }
         if (count(array_filter($shares, fn (float $s): bool => Limit::within($s, ...self::HALF))) === 2) {
-            $outside = self::OUTSIDE[array_search(max($shares), $shares, true)];
+            arsort($shares);
+            $outside = self::OUTSIDE[array_key_first($shares)];
 
             return [Finding::stop($ground !== null && ! Limit::under($ground[$outside] / $most, self::GONE) ? 'phase_lost' : 'single_phase', $said)];
         }

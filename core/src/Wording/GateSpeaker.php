@@ -5,47 +5,49 @@ declare(strict_types=1);
 namespace IronStart\Core\Wording;
 
 use IronStart\Core\Gate\CheckTable;
-use IronStart\Core\Verdict\Judgement;
+use IronStart\Core\Gate\Evaluation;
+use IronStart\Core\Gate\GateState;
+use IronStart\Core\Gate\Missing;
+use IronStart\Core\Gate\NextStep;
+use IronStart\Core\Gate\Recorded;
+use IronStart\Core\Gate\Refusal;
+use IronStart\Core\Gate\Result;
 
-/** Says the twelve gates: what decided, what is still to be done, what holds one shut. */
+/** Says the twelve gates: what decided, what is still to be done, what holds one. */
 final class GateSpeaker
 {
     private const SHOWN = 3;
     private const LAST = 12;
-    private const FLAGS = ['watch', 'conditional', 'stale', 'out_of_order', 'overridden', 'override_refused', 'not_overridable'];
+    private const RUN = 8;
+    /** Subjects that are said by a phrase of their own, or not at all. */
+    private const PLAIN_SUBJECTS = ['machine', 'loaded', 'old_disconnect', 'planned', 'built'];
 
     private readonly Speaker $speaker;
 
-    public function __construct(private readonly Phrases $phrases)
+    /** @param list<string> $built the checks there are; a gate may ask for one that is still to come */
+    public function __construct(private readonly Phrases $phrases, private readonly array $built)
     {
         $this->speaker = new Speaker($phrases);
     }
 
-    /**
-     * @param Judgement $gates of job.gates
-     * @return list<GateLine>
-     */
-    public function lines(Judgement $gates, GateWords $words): array
+    /** @return list<GateLine> */
+    public function lines(Result $result, GateWords $words): array
     {
         $lines = [];
-        $shut = $this->list($gates, 'shut');
-        for ($gate = 1; $gate <= 12; $gate++) {
-            $state = $this->value($gates, "state:$gate");
-            $deciding = $this->value($gates, "deciding:$gate");
-            [$check, $subject] = $deciding === '' ? ['', ''] : explode(':', $deciding, 2) + [1 => 'machine'];
-            $missing = array_map(fn (mixed $name): array => $this->missing((string) $name, $words), $this->list($gates, "missing:$gate"));
+        foreach ($result->gates as $gate) {
+            $missing = array_map(fn (Missing $m): array => $this->missing($m, $gate->gate, $words), $gate->missing);
             $lines[] = new GateLine(
-                $gate,
-                $this->phrases->common('gate_names', (string) $gate),
-                $this->phrases->common('gates', (string) $gate),
-                $state,
-                in_array($gate, $shut, true),
-                $this->sentence($gates, $gate, $state, $words->headlines[$deciding] ?? '', $missing, $words->putBack),
-                $check,
-                $subject,
+                $gate->gate,
+                $this->phrases->common('gate_names', (string) $gate->gate),
+                $this->phrases->common('gates', (string) $gate->gate),
+                $gate->state,
+                $gate->shut,
+                $this->sentence($result, $gate, $missing, $words),
+                $gate->deciding->check ?? '',
+                $gate->deciding->subject ?? '',
                 $missing,
-                self::flags($gates, $gate),
-                $this->notes($gates, $gate, $words),
+                self::flags($gate),
+                $this->notes($result, $gate, $words),
             );
         }
 
@@ -56,192 +58,170 @@ final class GateSpeaker
      * Why the start is refused, one sentence a reason; empty when it is not.
      *
      * @param list<GateLine> $lines
-     * @param array<array-key, string> $putBack what is out, by the id of its entry
      * @return list<string>
      */
-    public function whyShut(Judgement $gates, array $lines, array $putBack, int $gate): array
+    public function refused(Result $result, array $lines, GateWords $words): array
     {
-        if (! in_array($gate, $this->list($gates, 'shut'), true)) {
-            return [];
-        }
-        $reasons = [];
-        foreach ($gates->codes() as $code) {
-            if (str_starts_with($code, "put_back:$gate:")) {
-                $reasons[] = $this->say('held_by', ['what' => $putBack[substr($code, strlen("put_back:$gate:"))] ?? '']);
-            }
-        }
-        foreach ($lines as $line) {
-            $undone = ! in_array($line->state, ['answered', 'overridden', 'not_on_job'], true);
-            if ($undone && in_array($line->gate, self::needs($gate), true)) {
-                $reasons[] = $this->say('needs_gate', ['gate' => $line->name, 'sentence' => $line->sentence]);
-            }
-        }
-
-        return $reasons === [] ? [$this->say('danger', [])] : $reasons;
+        return array_map(fn (Refusal $r): string => match ($r->kind) {
+            Refusal::NEEDS => $this->say('needs_gate', ['gate' => $lines[(int) $r->what - 1]->name, 'sentence' => $lines[(int) $r->what - 1]->sentence]),
+            Refusal::PUT_BACK => $this->say('held_by', ['what' => $words->putBack[$r->what] ?? '']),
+            Refusal::DANGER => $this->say('danger', []),
+            Refusal::STOPPED => $this->say('start_stopped', ['sentence' => $this->stopOf($result, $r->what, $words)]),
+            default => $r->what === 'list.prestart' ? $this->say('start_prestart', []) : $this->say('start_missing', ['todo' => $this->todo($r->what)]),
+        }, $result->startRefused);
     }
 
-    /** What a check asks of a person, as an order. */
-    public function todo(string $check, string $subject = 'machine'): string
+    /** What to do next, in one sentence; '' where nothing is left. */
+    public function next(Result $result, GateWords $words): string
     {
-        $todo = $this->phrases->common('todo', $check);
+        $next = NextStep::of($result);
+        if ($next === null) {
+            return '';
+        }
+        if ($next->stop !== null) {
+            return $words->next[$next->stop->name] ?? $words->headlines[$next->stop->name] ?? '';
+        }
+        $todo = $next->missing === null ? $this->todo($next->check) : $this->missing($next->missing, $next->gate, $words)['todo'];
+
+        return self::begun($todo) . '.';
+    }
+
+    /** What a check asks of a person, as an order; one that is still to come says so. */
+    public function todo(string $check, string $subject = 'machine', int $gate = 0): string
+    {
+        $inRun = $gate === self::RUN && $check === 'power.rotation';
+        $todo = $this->phrases->common('todo', $inRun ? 'power.rotation_running' : $check);
+        $base = Recorded::baseOf($subject);
         $about = match (true) {
-            in_array($subject, ['machine', 'loaded', 'old_disconnect', 'planned', 'built', ''], true) => $this->phrases->common('subjects', $subject === '' ? 'machine' : $subject),
-            default => strtr($subject, [':' => ' ', 'compressor:' => '']),
+            $inRun => '',
+            in_array($base, self::PLAIN_SUBJECTS, true) => $this->phrases->common('subjects', $base),
+            str_starts_with($base, 'compressor:') => substr($base, strlen('compressor:')),
+            default => strtr($base, [':' => ' ']),
         };
+        $said = $about === '' ? $todo : $this->say('todo_about', ['todo' => $todo, 'about' => $about]);
 
-        return $about === '' ? $todo : $this->say('todo_about', ['todo' => $todo, 'about' => $about]);
+        return in_array($check, $this->built, true) ? $said : $this->say('not_built', ['todo' => $said]);
     }
 
-    /** @return list<int> */
-    private static function needs(int $gate): array
+    private function stopOf(Result $result, string $check, GateWords $words): string
     {
-        return match ($gate) {
-            4 => [2],
-            5 => [4],
-            6 => [5],
-            8 => [5, 6, 7],
-            9, 10 => [8],
-            11 => [7, 8],
-            12 => range(1, 11),
-            default => [],
-        };
+        foreach ($result->gates as $gate) {
+            foreach ($gate->stopped as $stop) {
+                if ($stop->check === $check) {
+                    return $words->headlines[$stop->name] ?? $this->todo($check);
+                }
+            }
+        }
+
+        return $this->todo($check);
     }
 
-    /**
-     * @param list<array{check: string, subject: string, todo: string}> $missing
-     * @param array<array-key, string> $putBack
-     */
-    private function sentence(Judgement $gates, int $gate, string $state, string $headline, array $missing, array $putBack): string
+    /** @param list<array{check: string, subject: string, todo: string}> $missing */
+    private function sentence(Result $result, GateState $gate, array $missing, GateWords $words): string
     {
-        if ($gate === 7 && in_array('not_locked_out:7', $gates->codes(), true)) {
+        if ($gate->gate === 7 && $result->notLockedOut) {
             return $this->say('not_locked_out', []);
         }
-        if ($state === 'overridden') {
+        $headline = $gate->deciding === null ? '' : $words->headlines[$gate->deciding->name] ?? '';
+        if ($gate->state === GateState::OVERRIDDEN) {
             return $this->say('opened', ['sentence' => $headline]);
         }
-        if (in_array($state, ['stopped', 'answered'], true)) {
+        if ($gate->state === GateState::STOPPED || $gate->isDone()) {
             return $headline !== '' ? $headline : $this->say('done', []);
         }
-        if ($state === 'not_on_job') {
-            $why = $this->value($gates, "why_not:$gate");
-
-            return $why === '' ? '' : $this->phrases->common('why_not', $why);
+        if ($gate->state === GateState::NOT_ON_JOB) {
+            return $gate->whyNot === null ? '' : $this->phrases->common('why_not', $gate->whyNot);
         }
-        foreach ($gates->codes() as $code) {
-            if (str_starts_with($code, "put_back:$gate:")) {
-                return $this->say('held_by', ['what' => $putBack[substr($code, strlen("put_back:$gate:"))] ?? '']);
-            }
+        if ($gate->putBack !== []) {
+            return $this->say('held_by', ['what' => $words->putBack[$gate->putBack[0]] ?? '']);
         }
-        if ($state === 'not_yet' && in_array($gate, $this->list($gates, 'shut'), true)) {
-            return $this->say('shut', ['gates' => $this->openNeeds($gates, $gate)]);
+        $open = $this->openNeeds($result, $gate->gate);
+        if ($gate->shut && $open !== '' && ($gate->state === GateState::NOT_YET || $missing === [])) {
+            return $this->say('shut', ['gates' => $open]);
         }
-        $todo = array_map(fn (array $m): string => $m['todo'], $missing);
+        $todo = array_column($missing, 'todo');
+        if ($todo === []) {
+            return $this->say('danger', []);
+        }
         $shown = array_slice($todo, 0, self::SHOWN);
 
         return $this->say('still_to_do', ['what' => implode($this->phrases->common('lists', 'comma'), $shown), 'more' => count($todo) - count($shown)]);
     }
 
-    /**
-     * What a gate is besides its state, one word each.
-     *
-     * @return list<string>
-     */
-    private static function flags(Judgement $gates, int $gate): array
+    /** @return list<string> what a gate is besides its state, one word each */
+    private static function flags(GateState $gate): array
     {
-        $flags = [];
-        foreach ($gates->codes() as $code) {
-            [$word, $of] = explode(':', $code) + [1 => ''];
-            if ($of === (string) $gate && in_array($word, self::FLAGS, true)) {
-                $flags[$word] = $word;
-            }
-        }
-
-        return array_values($flags);
+        return array_keys(array_filter([
+            'watch' => $gate->watch,
+            'conditional' => $gate->conditional,
+            'stale' => $gate->stale !== [],
+            'out_of_order' => $gate->outOfOrder,
+            'overridden' => $gate->covered !== [],
+            'override_refused' => $gate->overrideRefused,
+            'not_overridable' => $gate->notOverridable,
+        ]));
     }
 
-    /**
-     * What the codes of a gate say besides its sentence.
-     *
-     * @return list<string>
-     */
-    private function notes(Judgement $gates, int $gate, GateWords $words): array
+    /** @return list<string> what is to be said of a gate besides its sentence */
+    private function notes(Result $result, GateState $gate, GateWords $words): array
     {
-        $notes = [];
-        foreach ($gates->codes() as $code) {
-            [$word, $of, $check, $subject] = explode(':', $code, 4) + [1 => '', 2 => '', 3 => 'machine'];
-            $mine = $of === (string) $gate;
-            $notes[] = match (true) {
-                $word === 'stale' && $mine => $this->say('stale', ['todo' => $this->todo($check, $subject)]),
-                $word === 'overridden' && $mine => $this->say('opened_against', ['sentence' => $words->headlines["$check:$subject"] ?? $this->todo($check, $subject)]),
-                in_array($word, ['override_refused', 'not_overridable', 'out_of_order'], true) && $mine => $this->say($word, []),
-                $word === 'conditional' && $mine => $this->condition($gate, $words),
-                $word === 'tag_incomplete' && $gate === self::LAST => $this->say('tag_incomplete', ['part' => self::part(substr($code, strlen('tag_incomplete:')))]),
-                $word === 'all_disabled' && $gate === self::LAST => $this->say('all_disabled', []),
-                default => '',
-            };
-        }
+        $last = $gate->gate === self::LAST;
+        $notes = [
+            ...array_map(fn (Recorded $e): string => $this->say('stale', ['todo' => $this->todo($e->check, $e->subject, $gate->gate)]), $gate->stale),
+            ...array_map(fn (Recorded $e): string => $this->say('opened_against', ['sentence' => $words->headlines[$e->name] ?? $this->todo($e->check, $e->subject)]), $gate->covered),
+            ...($gate->overrideRefused ? [$this->say('override_refused', [])] : []),
+            ...($gate->notOverridable ? [$this->say('not_overridable', [])] : []),
+            ...($gate->outOfOrder ? [$this->say('out_of_order', [])] : []),
+            ...($gate->conditional ? [$this->condition($gate->gate, $words)] : []),
+            ...($last ? array_map(fn (string $part): string => $this->say('tag_incomplete', ['part' => strtr($part, [':' => ' '])]), $result->tagsIncomplete) : []),
+            ...($last && $result->allDisabled ? [$this->say('all_disabled', [])] : []),
+        ];
 
-        return array_values(array_unique(array_filter($notes, fn (string $note): bool => $note !== '')));
+        return array_values(array_unique($notes));
     }
 
-    /** Why a gate is answered only on a condition. */
+    /** Why a gate is done only with conditions. */
     private function condition(int $gate, GateWords $words): string
     {
-        $left = array_filter($words->deferred, fn (array $item): bool => $gate === self::LAST || in_array($gate, Belonging::gatesOf($item['check']), true));
+        $left = array_filter($words->deferred, fn (array $item): bool => $gate === self::LAST || in_array($gate, CheckTable::gatesOf($item['check']), true));
         $why = [...array_column($left, 'words'), ...$words->disabled];
 
         return $why === [] ? $this->say('conditional_left', []) : $this->say('conditional', ['why' => implode($this->phrases->common('lists', 'semicolon'), $why)]);
     }
 
-    /** "compressor B" of the subject compressor:B. */
-    private static function part(string $subject): string
+    private function openNeeds(Result $result, int $gate): string
     {
-        return strtr($subject, [':' => ' ']);
-    }
-
-    private function openNeeds(Judgement $gates, int $gate): string
-    {
-        $open = array_filter(self::needs($gate), fn (int $need): bool => ! in_array($this->value($gates, "state:$need"), ['answered', 'overridden', 'not_on_job'], true));
+        $open = array_filter(Evaluation::NEEDS[$gate] ?? [], fn (int $need): bool => ! $result->gates[$need]->isMet());
         $names = array_map(fn (int $need): string => $this->phrases->common('gate_names', (string) $need), array_values($open));
 
         return count($names) > 2 ? $this->say('all_the_rest', []) : implode($this->say('and', []), $names);
     }
 
     /** @return array{check: string, subject: string, todo: string} */
-    private function missing(string $name, GateWords $words): array
+    private function missing(Missing $missing, int $gate, GateWords $words): array
     {
-        [$checks, $subject] = explode(':', $name, 2) + [1 => 'machine'];
-        if ($checks === 'signature') {
-            return ['check' => $checks, 'subject' => $subject, 'todo' => $this->phrases->common('todo', "signature_$subject")];
-        }
-        if (in_array($checks, ['put_back', 'open_item'], true)) {
-            $what = ($checks === 'put_back' ? $words->putBack : $words->items)[$subject] ?? '';
+        if ($missing->kind === Missing::ROW) {
+            $check = array_values(array_intersect($missing->checks, $this->built))[0] ?? $missing->checks[0];
 
-            return ['check' => $checks, 'subject' => $subject, 'todo' => $this->speaker->format($this->phrases->common('todo', $checks), ['what' => $what])];
+            return ['check' => $check, 'subject' => $missing->subject, 'todo' => $this->todo($check, $missing->subject, $gate)];
         }
-        $first = strstr($checks, '|', true) ?: $checks;
+        $todo = match ($missing->kind) {
+            Missing::SIGNATURE => $this->phrases->common('todo', "signature_$missing->subject"),
+            Missing::PUT_BACK => $this->speaker->format($this->phrases->common('todo', 'put_back'), ['what' => $words->putBack[$missing->subject] ?? '']),
+            default => $this->speaker->format($this->phrases->common('todo', 'open_item'), ['what' => $words->items[$missing->subject] ?? '']),
+        };
 
-        return ['check' => $first, 'subject' => $subject, 'todo' => $this->todo($first, $subject)];
+        return ['check' => $missing->kind, 'subject' => $missing->subject, 'todo' => $todo];
+    }
+
+    private static function begun(string $sentence): string
+    {
+        return mb_strtoupper(mb_substr($sentence, 0, 1)) . mb_substr($sentence, 1);
     }
 
     /** @param array<string, string|int> $params */
     private function say(string $key, array $params): string
     {
         return $this->speaker->format($this->phrases->common('gate_says', $key), $params);
-    }
-
-    private function value(Judgement $gates, string $name): string
-    {
-        $value = $gates->values[$name]->value ?? '';
-
-        return is_string($value) ? $value : '';
-    }
-
-    /** @return list<mixed> */
-    private function list(Judgement $gates, string $name): array
-    {
-        $value = $gates->values[$name]->value ?? [];
-
-        return is_array($value) ? $value : [];
     }
 }

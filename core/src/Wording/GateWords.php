@@ -13,6 +13,7 @@ final readonly class GateWords
      * @param array<array-key, string> $items what is left to somebody, by the id of the open item
      * @param list<array{check: string, words: string}> $deferred readings left to an open item, with owner and date
      * @param list<string> $disabled what is out of service, with why
+     * @param array<string, string> $next the first thing to do about each, by check and subject
      */
     public function __construct(
         public array $headlines = [],
@@ -20,6 +21,7 @@ final readonly class GateWords
         public array $items = [],
         public array $deferred = [],
         public array $disabled = [],
+        public array $next = [],
     ) {
     }
 }

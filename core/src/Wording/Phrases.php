@@ -96,7 +96,7 @@ final class Phrases
     {
         $say = $this->check($check)['say'] ?? [];
         $told = is_array($say) ? ($say[$phrase] ?? null) : null;
-        $told ??= $phrase === 'missing' ? $this->area('common')['missing'] : null;
+        $told ??= str_starts_with($phrase, 'missing_') ? $this->area('common')['missing'][substr($phrase, 8)] ?? null : null;
         $told = is_string($told) ? ['head' => $told] : $told;
         if (! is_array($told) || ! is_string($told['head'] ?? null)) {
             throw UnknownPhrase::named("$check: $phrase");

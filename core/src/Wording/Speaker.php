@@ -19,8 +19,8 @@ use IronStart\Core\Verdict\Word;
  */
 final class Speaker
 {
-    /** Missing readings that are named one by one. */
-    private const SHOWN = 6;
+    /** So many missing readings are named one by one; of more, their count and the first. */
+    private const SHOWN = 3;
 
     /** @var array<string, \MessageFormatter> */
     private array $patterns = [];
@@ -93,10 +93,13 @@ final class Speaker
     private function gatherMissing(string $check, array $findings): array
     {
         $others = $labels = [];
+        $items = 0;
         foreach ($findings as $finding) {
             $path = $finding->params['path'] ?? null;
-            if ($finding->phrase === 'missing' && is_string($path)) {
-                $labels[] = $this->label($check, $path);
+            $of = $finding->params['of'] ?? '';
+            if ($finding->phrase === 'missing' && is_string($path) && is_string($of)) {
+                $labels[] = $this->label($check, $path, $of);
+                $items += str_starts_with($path, 'items.') ? 1 : 0;
             } else {
                 $others[] = $finding;
             }
@@ -105,10 +108,12 @@ final class Speaker
             return $findings;
         }
         $labels = array_values(array_unique($labels));
-        $shown = array_slice($labels, 0, self::SHOWN);
-        $more = count($labels) - count($shown);
-        $what = $more > 0 ? implode($this->phrases->common('lists', 'comma'), $shown) : $shown;
-        array_unshift($others, Finding::open('missing', ['what' => $what, 'more' => $more]));
+        $count = count($labels);
+        array_unshift($others, match (true) {
+            $items > 0 => Finding::open('missing', ['first' => $labels[0], 'count' => $count], 'missing_items'),
+            $count > self::SHOWN => Finding::open('missing', ['first' => $labels[0], 'more' => $count - 1], 'missing_many'),
+            default => Finding::open('missing', ['what' => $labels], 'missing_few'),
+        });
 
         return $others;
     }
@@ -119,15 +124,14 @@ final class Speaker
         return mb_strtoupper(mb_substr($sentence, 0, 1)) . mb_substr($sentence, 1);
     }
 
-    private function label(string $check, string $path): string
+    /** A box by its label, with the name of what it belongs to: "C2 L1 amps". */
+    private function label(string $check, string $path, string $of): string
     {
         [$label] = $this->phrases->field($check, (string) preg_replace('/\.\d+(?=\.|$)/', '', $path));
-        if (preg_match('/\.(\d+)\./', $path, $item) === 1) {
-            $label .= ' (' . ((int) $item[1] + 1) . ')';
-        }
-
         // Within a sentence a label begins small; a letter that is a name stays large.
-        return preg_match('/^\p{Lu}\p{Ll}/u', $label) === 1 ? mb_strtolower(mb_substr($label, 0, 1)) . mb_substr($label, 1) : $label;
+        $small = preg_match('/^\p{Lu}\p{Ll}/u', $label) === 1 && ! str_starts_with($path, 'items.') ? mb_strtolower(mb_substr($label, 0, 1)) . mb_substr($label, 1) : $label;
+
+        return $of === '' ? $small : "$of $small";
     }
 
     /**

@@ -52,7 +52,7 @@ final class CompressorTest extends TestCase
     #[DataProvider('bands')]
     public function testTheBandsAreInclusiveOnTheMilderSide(string $megohms, string $status, array $codes): void
     {
-        $verdict = $this->judge('compressor.insulation', ['megohms' => $megohms, 'instrument' => 'megohmmeter_500', 'system_state' => 'pressurised']);
+        $verdict = $this->judge('compressor.insulation', ['megohms' => $megohms, 'instrument' => 'megohmmeter_500', 'system_state' => 'pressurised', 'warmed' => true]);
         self::assertSame([$status, $codes], [$verdict['status'], $verdict['codes']]);
     }
 

@@ -33,7 +33,7 @@ final class PlacesTest extends TestCase
             self::assertGreaterThanOrEqual(1, $registry->get($id)->version());
             self::assertNotSame([], Phrases::shipped()->all($id), "no phrases for $id");
             self::assertFileExists(dirname(__DIR__) . "/Fixtures/vectors/$id.ndjson", "no worked cases for $id");
-            self::assertTrue($id === 'job.gates' || in_array($id, Belonging::checks(), true), "$id belongs to no gate");
+            self::assertTrue($id === 'job.gates' || in_array($id, CheckTable::checks(), true), "$id belongs to no gate");
         }
     }
 }

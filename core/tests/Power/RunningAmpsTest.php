@@ -52,7 +52,7 @@ final class RunningAmpsTest extends TestCase
         $verdict = $this->judge($lost, ['doors_on' => false]);
         self::assertSame('stop', $verdict['status']);
         self::assertEqualsCanonicalizing(['doors_off', 'single_phasing:M'], $verdict['codes']);
-        self::assertStringContainsString('line A', $verdict['headline']);
+        self::assertStringContainsString('L1 (A)', $verdict['headline']);
     }
 
     public function testASmallMotorsUnbalanceIsAWatchUnlessALineIsLostAhead(): void

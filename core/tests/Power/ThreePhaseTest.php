@@ -155,7 +155,8 @@ final class ThreePhaseTest extends TestCase
         $base = ['lock_id' => '1', 'tag_name' => 'x', 'tester_proved_before' => true, 'tester_proved_after' => true] + $six;
         self::assertSame('clear', $this->judge('power.lockout', $base)['status'], '1 V is dead');
         foreach (array_keys($six) as $name) {
-            self::assertSame(['still_live'], $this->judge('power.lockout', [$name => '1.1 V'] + $base)['codes'], $name);
+            self::assertSame(['maybe_induced'], $this->judge('power.lockout', [$name => '1.1 V'] + $base)['codes'], $name);
+            self::assertSame(['still_live'], $this->judge('power.lockout', [$name => '1.1 V', 'low_impedance' => true] + $base)['codes'], $name);
             self::assertSame(["missing:$name"], $this->judge('power.lockout', array_diff_key($base, [$name => 1]))['codes'], $name);
         }
         foreach (['tester_proved_before', 'tester_proved_after'] as $proof) {

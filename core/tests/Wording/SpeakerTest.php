@@ -20,8 +20,8 @@ final class SpeakerTest extends TestCase
     public function testTheGravestFindingIsTheHeadlineAndTheOthersTheReasons(): void
     {
         $verdict = $this->say([Finding::watch('sag_watch', ['sag' => Said::percent(3.4)]), Finding::stop('under_voltage', ['leg' => Word::of('leg', 'bc'), 'volts' => Said::volts(409), 'limit' => Said::volts(414)])]);
-        self::assertSame('Leg B to C reads 409 V; the least allowed is 414 V.', $verdict->headline);
-        self::assertSame(['Under load the voltage falls by 3.4 %; over 5 % is too much.'], $verdict->because);
+        self::assertSame('L2–L3 (B–C) reads 409 V; the low limit is 414 V.', $verdict->headline);
+        self::assertSame(['Voltage drops 3.4% under load; 5% is a stop.'], $verdict->because);
         self::assertStringStartsWith('Do not run on it.', $verdict->next[0]);
     }
 
@@ -30,14 +30,15 @@ final class SpeakerTest extends TestCase
         $reversed = fn (string $name): Finding => Finding::stop("load_reversed:$name", ['name' => $name, 'evidence' => Word::of('evidence', 'meter_abc')]);
         $verdict = (new Speaker(Phrases::shipped()))->verdict((new Registry())->get('power.rotation'), new Judgement([$reversed('A'), $reversed('B')]), 'us');
         self::assertSame(array_values(array_unique($verdict->next)), $verdict->next);
-        self::assertContains('Read the rotation again.', $verdict->next);
+        self::assertCount(1, $verdict->because, 'the second of two that say the like');
     }
 
-    public function testWhatIsMissingIsOneSentenceByItsLabels(): void
+    public function testWhatIsMissingIsNamedAsTheBoxIsLabelled(): void
     {
-        $open = Core::judge()->judge('power.lockout', ['lock_id' => '7', 'tag_name' => 'x'], 'us');
-        self::assertSame('Still to be told: tester proved before, tester proved after, leg A to B, leg B to C, leg C to A, A to ground and 2 more.', $open->headline);
-        self::assertSame('Still to be told: amps, line A (1), amps, line B (1) and amps, line C (1).', Core::judge()->judge('power.running_amps', ['loads' => [['name' => 'x', 'kind' => 'pump', 'plate_amps' => '5 A']]], 'us')->headline);
+        $judge = Core::judge();
+        self::assertSame('Still need: meter checked live, before, and 7 more.', $judge->judge('power.lockout', ['lock_id' => '7', 'tag_name' => 'x'], 'us')->headline);
+        self::assertSame('Still need: C2 L1 amps (A), C2 L2 amps (B) and C2 L3 amps (C).', $judge->judge('power.running_amps', ['loads' => [['name' => 'C2', 'kind' => 'scroll', 'plate_amps' => '5 A']]], 'us')->headline);
+        self::assertSame('21 items to go. Next: Locks and tags accounted for, everybody clear.', $judge->judge('list.prestart', [], 'us')->headline);
     }
 
     public function testTemperaturesFollowTheUnitsAsked(): void

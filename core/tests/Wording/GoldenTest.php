@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Tests\Wording;
+
+use IronStart\Core\Check\InputError;
+use IronStart\Core\Core;
+use IronStart\Core\Judge\Registry;
+use IronStart\Core\Tests\Corpus;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * What is said about every worked case, in both unit systems, as it was last read through: words change on purpose only.
+ *
+ * After a change that is meant: `GOLDEN=write vendor/bin/phpunit --filter Golden`, then read the difference.
+ */
+final class GoldenTest extends TestCase
+{
+    /** @return iterable<string, array{string}> */
+    public static function checks(): iterable
+    {
+        foreach ((new Registry())->ids() as $id) {
+            yield $id => [$id];
+        }
+    }
+
+    #[DataProvider('checks')]
+    public function testTheSentencesAreTheOnesThatWereRead(string $check): void
+    {
+        $said = [];
+        foreach (Corpus::vectors() as [$case]) {
+            if ($case['check'] === $check) {
+                $said += $this->say($check, (string) $case['id'], $case['input']);
+            }
+        }
+        $file = dirname(__DIR__) . "/Fixtures/golden/$check.txt";
+        $text = implode("\n\n", array_map(fn (string $id, array $lines): string => "$id\n" . implode("\n", $lines), array_keys($said), $said)) . "\n";
+        if (getenv('GOLDEN') === 'write') {
+            file_put_contents($file, $text);
+        }
+        self::assertSame((string) file_get_contents($file), $text);
+    }
+
+    /** @return array<string, list<string>> by case and unit system, the latter only where it is said otherwise */
+    private function say(string $check, string $id, mixed $input): array
+    {
+        $said = [];
+        foreach (['us', 'si'] as $units) {
+            try {
+                $verdict = Core::judge()->judge($check, $input, $units);
+                $lines = [strtoupper($verdict->judgement->status->value) . " $verdict->headline"];
+                foreach (['because' => $verdict->because, 'next' => $verdict->next, 'basis' => $verdict->basis] as $what => $sentences) {
+                    $lines = [...$lines, ...array_map(fn (string $s): string => "  $what: $s", $sentences)];
+                }
+            } catch (InputError $error) {
+                $lines = ["ERROR {$error->getMessage()}"];
+            }
+            if ($units === 'us' || $lines !== $said["$id us"]) {
+                $said["$id $units"] = $lines;
+            }
+        }
+
+        return $said;
+    }
+}

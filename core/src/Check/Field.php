@@ -54,6 +54,10 @@ final class Field
     public bool $told = false;
     /** Filled from the record and never typed. */
     public bool $brought = false;
+    /** Filled by the type of the job. */
+    public bool $ofJob = false;
+    /** Starts with the name of the person who fills it. */
+    public bool $ofReader = false;
 
     private function __construct(public readonly string $name, public readonly FieldType $type)
     {
@@ -253,6 +257,18 @@ final class Field
     public function toldToRecord(): self
     {
         return $this->with(fn (self $f) => $f->told = true);
+    }
+
+    /** Filled by the type of the job. */
+    public function fromJob(): self
+    {
+        return $this->with(fn (self $f) => $f->ofJob = true);
+    }
+
+    /** Starts with the name of the person who fills it. */
+    public function startsAsReader(): self
+    {
+        return $this->with(fn (self $f) => $f->ofReader = true);
     }
 
     /** Filled from the record and never typed. */

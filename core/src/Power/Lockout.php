@@ -57,7 +57,7 @@ final class Lockout implements Check
 
         return [
             Field::text('lock_id')->needed(),
-            Field::text('tag_name')->needed(),
+            Field::text('tag_name')->needed()->startsAsReader(),
             Field::flag('tester_proved_before')->needed(),
             Field::flag('tester_proved_after')->needed(),
             Field::volts('volts_ab')->needed(),

@@ -78,7 +78,7 @@ final class SupplyIdentity implements Check
             Field::volts('volts_bg'),
             Field::volts('volts_cg'),
             Field::parsed('plate_voltage', PlateVoltage::parse(...))->fromSheet('electrical.plate_voltage'),
-            Field::quantity('frequency', Kind::Frequency, 'Hz', 10, 400)->readWith(Instrument::Voltmeter),
+            Field::quantity('frequency', Kind::Frequency, 'Hz', 10, 400)->readWith(Instrument::Voltmeter)->fromSheet('electrical.frequency', true),
         ];
     }
 

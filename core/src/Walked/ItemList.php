@@ -37,7 +37,7 @@ abstract class ItemList implements Check
                 Field::text('reason', self::REASON_LENGTH),
                 Field::text('photo', self::REASON_LENGTH),
             )->uniqueBy('id'),
-            Field::word('job_type', ...JobType::words()),
+            Field::word('job_type', ...JobType::words())->fromJob(),
         ];
     }
 

@@ -1,0 +1,233 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Sheet;
+
+use IronStart\Core\Check\Field;
+use IronStart\Core\Check\FieldType;
+use IronStart\Core\Power\PlateVoltage;
+
+/**
+ * The equipment sheet of a model, as far as the checks and gates draw on it: which figure fills which field of a check
+ * stands with the field, here is where it is found.
+ */
+final readonly class EquipmentSheet
+{
+    private const COMPRESSOR = 'compressor:';
+    private const COMPRESSORS = ['scroll', 'screw', 'reciprocating'];
+    /** A circuit that comes with one of these was opened, or will be, before it is charged. */
+    private const SHIPS_OPEN = ['nitrogen', 'dry'];
+
+    /** @param array<string, mixed> $body as the published schema has it */
+    public function __construct(private array $body)
+    {
+    }
+
+    /**
+     * What the sheet gives to a check's fields, as its input takes it.
+     *
+     * @param list<Field> $fields
+     * @param string $subject what the check is about, such as `compressor:C1`
+     * @return array<string, mixed>
+     */
+    public function fill(array $fields, string $subject): array
+    {
+        $input = [];
+        foreach ($fields as $field) {
+            $figure = $field->sheet === '' ? null : $this->figure($field->sheet, $subject);
+            if (self::isGiven($figure)) {
+                $input[$field->name] = $field->type === FieldType::Items ? self::rows($field, is_array($figure) ? $figure : []) : $figure;
+            }
+        }
+
+        return $input;
+    }
+
+    /** One figure of the sheet; null where it says nothing. */
+    public function figure(string $path, string $subject): mixed
+    {
+        return match ($path) {
+            'motors' => $this->eachMotor(),
+            'electrical.plate_voltage' => PlateVoltage::fromNameplate((string) ($this->at('electrical.plate_voltage') ?? '')),
+            'electrical.stored_energy' => $this->busWait() !== null || array_filter($this->motors(), fn (array $m): bool => ($m['drive'] ?? '') === 'inverter') !== [] ? true : null,
+            'electrical.bus_wait' => $this->busWait(),
+            'electrical.locked_rotor_amps' => $this->lockedRotorAmps(),
+            default => match (strstr($path, '.', true)) {
+                'compressor' => $this->compressor($subject)[substr($path, strlen('compressor.'))] ?? null,
+                'circuit' => $this->ofCircuit(substr($path, strlen('circuit.')), $subject),
+                default => $this->at($path),
+            },
+        };
+    }
+
+    /** @return list<array{name: string, compressors: list<string>}> */
+    public function circuits(): array
+    {
+        $circuits = [];
+        foreach ($this->list('circuits') as $circuit) {
+            $circuits[] = ['name' => (string) ($circuit['name'] ?? ''), 'compressors' => array_values(array_map(strval(...), is_array($circuit['compressors'] ?? null) ? $circuit['compressors'] : []))];
+        }
+
+        return $circuits;
+    }
+
+    /** @return list<string> circuits that come with nitrogen or dry, and so are opened on the job */
+    public function opened(): array
+    {
+        return array_values(array_map(fn (array $c): string => (string) $c['name'], array_filter($this->list('circuits'), fn (array $c): bool => in_array($c['ships_with'] ?? '', self::SHIPS_OPEN, true))));
+    }
+
+    /** @return list<string> facts of a machine that its sheet knows */
+    public function facts(): array
+    {
+        return array_keys(array_filter([
+            'single_phase' => $this->at('electrical.phases') === 1,
+            'gas_heat' => is_array($this->at('heat.gas')),
+            'electric_heat' => is_array($this->at('heat.electric')) && $this->at('heat.electric') !== [],
+            'belt' => $this->at('air.blower_drive') === 'belt' || ($this->at('air.blower_drive') === null && is_array($this->at('air.drive'))),
+        ]));
+    }
+
+    /** @return list<string> motors that are out of service with a part: a compressor itself, a circuit's compressors */
+    public function motorsOf(string $subject): array
+    {
+        if (str_starts_with($subject, self::COMPRESSOR)) {
+            return [substr($subject, strlen(self::COMPRESSOR))];
+        }
+        foreach ($this->circuits() as $circuit) {
+            if ("circuit:{$circuit['name']}" === $subject) {
+                return $circuit['compressors'];
+            }
+        }
+
+        return [];
+    }
+
+    /** @return list<string> names of the motors that are no compressors, those of a pair numbered */
+    public function fans(): array
+    {
+        return array_values(array_map(fn (array $m): string => (string) $m['name'], array_filter($this->eachMotor(), fn (array $m): bool => ! in_array($m['kind'] ?? '', self::COMPRESSORS, true))));
+    }
+
+    /**
+     * @param array<array-key, mixed> $rows
+     * @return list<array<string, mixed>>
+     */
+    private static function rows(Field $field, array $rows): array
+    {
+        $filled = [];
+        foreach ($rows as $row) {
+            $one = [];
+            foreach (is_array($row) ? $field->fields : [] as $member) {
+                $figure = $row[$member->sheet === '' ? $member->name : $member->sheet] ?? null;
+                if (($member->sheet !== '' || $field->fields === []) && self::isGiven($figure)) {
+                    $one[$member->name] = $figure;
+                }
+            }
+            // A plate that gives several amps by voltage is read by them, not by one of them.
+            if (isset($one['plate_points'])) {
+                unset($one['plate_amps']);
+            }
+            $filled[] = $one === [] && is_array($row) ? $row : $one;
+        }
+
+        return array_values($filled);
+    }
+
+    /** @return list<array<string, mixed>> motors one by one, those of a pair numbered */
+    private function eachMotor(): array
+    {
+        $each = [];
+        foreach ($this->motors() as $motor) {
+            $count = max(1, (int) ($motor['quantity'] ?? 1));
+            for ($n = 1; $n <= $count; $n++) {
+                $each[] = ['name' => $count > 1 ? "{$motor['name']} $n" : $motor['name']] + $motor;
+            }
+        }
+
+        return $each;
+    }
+
+    /** @return array<string, mixed> the motor a subject names; else the only compressor there is */
+    private function compressor(string $subject): array
+    {
+        $compressors = array_values(array_filter($this->eachMotor(), fn (array $m): bool => in_array($m['kind'] ?? '', self::COMPRESSORS, true)));
+        foreach ($compressors as $motor) {
+            if (self::COMPRESSOR . $motor['name'] === $subject) {
+                return $motor;
+            }
+        }
+
+        return count($compressors) === 1 && ! str_starts_with($subject, self::COMPRESSOR) ? $compressors[0] : [];
+    }
+
+    /** A figure of the circuit a subject is about, or one that all circuits share. */
+    private function ofCircuit(string $name, string $subject): mixed
+    {
+        $name = $name === 'oil_type' ? 'oil' : $name;
+        $of = array_filter($this->list('circuits'), fn (array $c): bool => "circuit:{$c['name']}" === $subject || in_array(substr($subject, strlen(self::COMPRESSOR)), (array) ($c['compressors'] ?? []), true));
+        $figures = array_values(array_unique(array_map(fn (array $c): mixed => $c[$name] ?? null, $of === [] ? $this->list('circuits') : $of), SORT_REGULAR));
+
+        return count($figures) === 1 ? $figures[0] : null;
+    }
+
+    /** The longest time a bus of it needs; null where none is told. */
+    private function busWait(): mixed
+    {
+        $waits = array_filter([$this->at('electrical.bus_wait'), ...array_map(fn (array $m): mixed => $m['bus_wait'] ?? null, $this->motors())], self::isGiven(...));
+        usort($waits, fn (mixed $a, mixed $b): int => self::seconds($b) <=> self::seconds($a));
+
+        return $waits[0] ?? null;
+    }
+
+    /** Of the motor with the largest, among those that start on the line. */
+    private function lockedRotorAmps(): mixed
+    {
+        $amps = array_filter(array_map(fn (array $m): mixed => in_array($m['drive'] ?? '', ['across_line', 'part_winding', 'single_phase'], true) ? $m['locked_rotor_amps'] ?? null : null, $this->motors()), self::isGiven(...));
+        usort($amps, fn (mixed $a, mixed $b): int => self::number($b) <=> self::number($a));
+
+        return $amps[0] ?? null;
+    }
+
+    private static function seconds(mixed $time): float
+    {
+        $unit = is_array($time) ? ($time['unit'] ?? '') : (is_string($time) ? substr((string) strstr($time, ' '), 1) : '');
+
+        return self::number($time) * (['h' => 3600, 'min' => 60][$unit] ?? 1);
+    }
+
+    private static function number(mixed $quantity): float
+    {
+        return (float) (is_array($quantity) ? ($quantity['value'] ?? 0) : (is_scalar($quantity) ? $quantity : 0));
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function motors(): array
+    {
+        return $this->list('electrical.motors');
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function list(string $path): array
+    {
+        $list = $this->at($path);
+
+        return is_array($list) ? array_values(array_filter($list, is_array(...))) : [];
+    }
+
+    private function at(string $path): mixed
+    {
+        $at = $this->body;
+        foreach (explode('.', $path) as $part) {
+            $at = is_array($at) ? ($at[$part] ?? null) : null;
+        }
+
+        return $at;
+    }
+
+    private static function isGiven(mixed $value): bool
+    {
+        return $value !== null && $value !== '' && $value !== [];
+    }
+}

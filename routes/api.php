@@ -76,6 +76,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('instruments', [InstrumentController::class, 'index']);
 
     Route::middleware(Once::class)->whereNumber(['machine', 'putBack', 'clock', 'item', 'asked', 'instrument', 'person', 'site', 'job', 'link'])->group(function (): void {
+        Route::post('machines/{machine}/checks', [MachineController::class, 'recordTogether'])->middleware('role:record');
         Route::post('machines/{machine}/checks/{check}', [MachineController::class, 'record'])->middleware('role:record');
         Route::post('machines/{machine}/notes', [MachineController::class, 'note'])->middleware('role:record');
         Route::post('machines/{machine}/suspects', [MachineController::class, 'suspect'])->middleware('role:doubt_own');

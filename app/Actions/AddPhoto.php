@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Records\PhotoStore;
+use App\Refusals\Refusal;
 use App\Support\Stamp;
 
 /** Puts a picture to an entry of the tape. */
@@ -23,20 +23,20 @@ final class AddPhoto
     /**
      * @param int $about the entry it belongs to
      * @param string $item of a list, where it belongs to one
-     * @throws Problem
+     * @throws Refusal
      */
     public function add(Machine $machine, Stamp $stamp, string $photo, int $about, string $item, string $caption): Entry
     {
         $target = Entry::query()->where('machine_id', $machine->id)->where('at', $about)->first();
         if ($target === null || ! in_array($target->kind, ['check', 'put_back_opened', 'put_back_closed', 'note', 'item_opened', 'part_disabled'], true)) {
-            throw Problem::field('about', $about, 'the place of a reading, a list, a note or an entry of the put-back list on this machine\'s tape');
+            throw Refusal::field('about', $about, 'the place of a reading, a list, a note or an entry of the put-back list on this machine\'s tape');
         }
         $kept = $this->store->keep($machine->company_id, $photo);
 
         return $this->tape->holding($machine, function (Machine $locked) use ($stamp, $about, $item, $caption, $kept): Entry {
             $photos = Entry::query()->where('machine_id', $locked->id)->where('kind', 'photo');
             if ((clone $photos)->where('about', $about)->count() >= self::AN_ENTRY || $photos->count() >= self::A_MACHINE) {
-                throw Problem::other(409, 'There are ' . self::AN_ENTRY . ' pictures at most to an entry and ' . self::A_MACHINE . ' to a machine.');
+                throw Refusal::conflict('There are ' . self::AN_ENTRY . ' pictures at most to an entry and ' . self::A_MACHINE . ' to a machine.');
             }
 
             return $this->tape->append($locked, 'photo', $stamp, ['about' => $about, 'details' => $kept + array_filter(['item' => $item, 'caption' => trim($caption)], fn (string $v): bool => $v !== '')]);

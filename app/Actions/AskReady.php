@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Queries\Standings;
 use App\Queries\Theirs;
+use App\Refusals\Refusal;
 use App\Support\Stamp;
 
 /** One asks whether the other is ready, and the other says so: nobody answers for somebody else. */
@@ -23,17 +23,17 @@ final class AskReady
         return $this->tape->holding($machine, fn (Machine $locked): Entry => $this->tape->append($locked, 'ready_asked', $stamp, ['details' => ['what' => trim($what)]]));
     }
 
-    /** @throws Problem when nothing is asked, it was answered, or it is the asker who answers */
+    /** @throws Refusal when nothing is asked, it was answered, or it is the asker who answers */
     public function answer(Machine $machine, Stamp $stamp, int $asked, string $word): Entry
     {
         return $this->tape->holding($machine, function (Machine $locked) use ($machine, $stamp, $asked, $word): Entry {
             $locked->setRelation('job', $machine->job);
             $open = $this->standings->tape($locked)->asked;
             if ($open === null || $open['entry'] !== $asked) {
-                throw Problem::already('This was answered, or asked again, already.', $this->theirs->last($locked->id, $open === null ? 'ready_answered' : 'ready_asked'));
+                throw Refusal::already('This was answered, or asked again, already.', $this->theirs->last($locked->id, $open === null ? 'ready_answered' : 'ready_asked'));
             }
             if ($open['user'] === $stamp->person->id) {
-                throw Problem::other(409, 'Whoever asks can\'t answer: it takes the other person\'s word.');
+                throw Refusal::conflict('Whoever asks can\'t answer: it takes the other person\'s word.');
             }
 
             return $this->tape->append($locked, 'ready_answered', $stamp, ['about' => $asked, 'details' => ['what' => $open['what'], 'word' => trim($word)]]);

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\PutBackClosing;
 use App\Queries\Theirs;
+use App\Refusals\Refusal;
 use App\Support\Stamp;
 use IronStart\Core\PutBack\PutBackKind;
-use IronStart\Core\Verdict\Status;
 use IronStart\Core\Wording\Phrases;
 
 /** Closes an entry of the put-back list on a person's word, or by a reading that proves it. */
@@ -22,31 +21,33 @@ final class ClosePutBack
     {
     }
 
-    /**
-     * What a reading proves to be back needs nobody's word: with the doors on, no panel is off.
-     *
-     * @param mixed $raw the input of the check as it was given
-     */
-    public function byReading(Machine $locked, Stamp $stamp, string $check, Status $status, mixed $raw): void
+    /** What a reading proves to be back needs nobody's word: with the doors on, no panel is off. */
+    public function byReading(Machine $locked, Stamp $stamp, PutBackKind $kind): void
     {
-        $answers = str_starts_with($check, 'list.') ? array_column(json_decode((string) json_encode($raw), true)['items'] ?? [], 'answer', 'id') : [];
-        foreach (PutBackKind::provedBy($check, $status, $answers) as $kind) {
-            foreach (PutBack::out($locked->id)->where('kind', $kind->value)->orderBy('id')->pluck('id') as $id) {
-                $this->append($locked, (int) $id, $stamp, $this->phrases->common('proved_back', $kind->value));
-            }
+        foreach (PutBack::out($locked->id)->where('kind', $kind->value)->orderBy('id')->pluck('id') as $id) {
+            $this->append($locked, (int) $id, $stamp, $this->phrases->common('proved_back', $kind->value));
         }
     }
 
-    /** @throws Problem */
+    /** The wire of a part that is in service again. */
+    public function ofPart(Machine $locked, Stamp $stamp, int $entryAt, string $word): void
+    {
+        $ids = PutBack::out($locked->id)->whereIn('at', fn ($own) => $own->from('entries')->where('company_id', $locked->getAttribute('company_id'))->where('machine_id', $locked->id)->where('kind', 'put_back_opened')->where('about', $entryAt)->select('at'))->pluck('id');
+        foreach ($ids as $id) {
+            $this->append($locked, (int) $id, $stamp, $word);
+        }
+    }
+
+    /** @throws Refusal */
     public function close(Machine $machine, PutBack $putBack, Stamp $stamp, string $word): Entry
     {
         if (! $putBack->isSettledBy($stamp->person)) {
-            throw Problem::notYours();
+            throw Refusal::notYours();
         }
 
         return $this->tape->holding($machine, function (Machine $locked) use ($putBack, $stamp, $word): Entry {
             if (! PutBack::out($locked->id)->whereKey($putBack->id)->exists()) {
-                throw Problem::already('This entry was closed already.', $this->theirs->closing($locked->id, $putBack->id) + ['yours' => ['words' => $word]]);
+                throw Refusal::already('This entry was closed already.', $this->theirs->closing($locked->id, $putBack->id) + ['yours' => ['words' => $word]]);
             }
 
             return $this->append($locked, $putBack->id, $stamp, $word);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Sheet;
 use App\Models\SheetVersion;
 use App\Models\User;
+use App\Refusals\Refusal;
 use App\Support\OfficeLog;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\ConnectionInterface;
@@ -23,13 +23,13 @@ final class KeepSheet
 
     /**
      * @param int|null $seen the version that was changed
-     * @throws Problem naming the first member that is not right, or when another version was made meanwhile
+     * @throws Refusal naming the first member that is not right, or when another version was made meanwhile
      */
     public function keep(string $json, ?User $by = null, ?int $seen = null): SheetVersion
     {
         $body = json_decode($json);
         if (! $body instanceof \stdClass) {
-            throw Problem::field('sheet', null, 'one JSON object, as the schema of the equipment sheet has it');
+            throw Refusal::field('sheet', null, 'one JSON object, as the schema of the equipment sheet has it');
         }
         self::validate($body);
         /** @var array<string, mixed> $members */
@@ -40,7 +40,7 @@ final class KeepSheet
             Sheet::query()->lockForUpdate()->findOrFail($sheet->id);
             $last = (int) SheetVersion::query()->where('sheet_id', $sheet->id)->max('version');
             if ($seen !== null && $seen !== $last) {
-                throw Problem::already("Version $last was made meanwhile. Look at it first.");
+                throw Refusal::already("Version $last was made meanwhile. Look at it first.");
             }
             if ($by !== null) {
                 $this->log->say($by->id, 'sheet', "{$members['model']}, version " . ($last + 1));
@@ -50,7 +50,7 @@ final class KeepSheet
         });
     }
 
-    /** @throws Problem */
+    /** @throws Refusal */
     private static function validate(mixed $body): void
     {
         $schema = json_decode((string) file_get_contents(database_path('schemas/equipment-sheet.schema.json')));
@@ -61,7 +61,7 @@ final class KeepSheet
         if ($error !== null) {
             $told = (new ErrorFormatter())->format($error, false);
             $path = (string) array_key_first($told);
-            throw Problem::field('sheet' . strtr($path, '/', '.'), null, 'what the schema of the equipment sheet allows: ' . current($told));
+            throw Refusal::field('sheet' . strtr($path, '/', '.'), null, 'what the schema of the equipment sheet allows: ' . current($told));
         }
     }
 }

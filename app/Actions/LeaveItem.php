@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Queries\Standings;
 use App\Queries\Theirs;
+use App\Refusals\Refusal;
 use App\Support\Moment;
 use App\Support\Stamp;
 use IronStart\Core\Gate\CheckTable;
@@ -23,13 +23,13 @@ final class LeaveItem
     /**
      * @param string $due a date, YYYY-MM-DD, or empty while nobody has it yet
      * @param string $check of the reading that waits for it, or empty
-     * @throws Problem
+     * @throws Refusal
      */
     public function open(Machine $machine, Stamp $stamp, string $what, string $owner, string $due, string $check, string $subject): Entry
     {
         self::date($due, true);
-        if ($check !== '' && Belonging::gatesOf($check) === []) {
-            throw Problem::field('check', $check, implode(', ', Belonging::checks()));
+        if ($check !== '' && CheckTable::gatesOf($check) === []) {
+            throw Refusal::field('check', $check, implode(', ', CheckTable::checks()));
         }
 
         return $this->tape->holding($machine, fn (Machine $locked): Entry => $this->tape->append($locked, 'item_opened', $stamp, ['details' => [
@@ -37,7 +37,7 @@ final class LeaveItem
         ]]));
     }
 
-    /** @throws Problem */
+    /** @throws Refusal */
     public function own(Machine $machine, Stamp $stamp, int $item, string $owner, string $due): Entry
     {
         self::date($due, false);
@@ -45,7 +45,7 @@ final class LeaveItem
         return $this->change($machine, $item, fn (Machine $locked, string $what): Entry => $this->tape->append($locked, 'item_owned', $stamp, ['about' => $item, 'details' => ['what' => $what, 'owner' => trim($owner), 'due' => $due]]));
     }
 
-    /** @throws Problem */
+    /** @throws Refusal */
     public function done(Machine $machine, Stamp $stamp, int $item, string $word): Entry
     {
         return $this->change($machine, $item, fn (Machine $locked, string $what): Entry => $this->tape->append($locked, 'item_done', $stamp, ['about' => $item, 'details' => ['what' => $what, 'word' => $word]]));
@@ -56,9 +56,9 @@ final class LeaveItem
     {
         return $this->tape->holding($machine, function (Machine $locked) use ($machine, $item, $write): Entry {
             $locked->setRelation('job', $machine->job);
-            $found = $this->standings->tape($locked)->items[$item] ?? throw Problem::notFound();
+            $found = $this->standings->tape($locked)->items[$item] ?? throw Refusal::notFound();
             if ($found['done'] !== '') {
-                throw Problem::already('This was done already.', $this->theirs->last($locked->id, 'item_done', fn ($q) => $q->where('about', $item)));
+                throw Refusal::already('This was done already.', $this->theirs->last($locked->id, 'item_done', fn ($q) => $q->where('about', $item)));
             }
 
             return $write($locked, $found['what']);
@@ -68,7 +68,7 @@ final class LeaveItem
     private static function date(string $due, bool $mayMiss): void
     {
         if (! ($mayMiss && $due === '') && ! Moment::isDay($due)) {
-            throw Problem::field('due', $due, 'a date, as YYYY-MM-DD');
+            throw Refusal::field('due', $due, 'a date, as YYYY-MM-DD');
         }
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Company;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\PutBackLeft;
 use App\Queries\Theirs;
+use App\Refusals\Refusal;
 use App\Support\Moment;
 use App\Support\Stamp;
 use Carbon\CarbonImmutable;
@@ -24,22 +24,22 @@ final class LeavePutBack
 
     /**
      * @param string $due a date, YYYY-MM-DD, today or later by the company's clock
-     * @throws Problem
+     * @throws Refusal
      */
     public function leave(Machine $machine, PutBack $putBack, Stamp $stamp, string $reason, string $owner, string $due): Entry
     {
         if (! $putBack->isSettledBy($stamp->person)) {
-            throw Problem::notYours();
+            throw Refusal::notYours();
         }
         $zone = Company::query()->whereKey($machine->company_id)->value('time_zone');
         $today = CarbonImmutable::now(is_string($zone) ? $zone : 'UTC')->format('Y-m-d');
         if (! Moment::isDay($due) || $due < $today) {
-            throw Problem::field('due', $due, "a date from $today on, as YYYY-MM-DD");
+            throw Refusal::field('due', $due, "a date from $today on, as YYYY-MM-DD");
         }
 
         return $this->tape->holding($machine, function (Machine $locked) use ($putBack, $stamp, $reason, $owner, $due): Entry {
             if (! PutBack::out($locked->id)->whereKey($putBack->id)->exists()) {
-                throw Problem::already('This entry was closed already.', $this->theirs->closing($locked->id, $putBack->id) + ['yours' => ['words' => $reason]]);
+                throw Refusal::already('This entry was closed already.', $this->theirs->closing($locked->id, $putBack->id) + ['yours' => ['words' => $reason]]);
             }
             $entry = $this->tape->append($locked, 'put_back_left', $stamp);
             PutBackLeft::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'put_back_id' => $putBack->id, 'reason' => $reason, 'owner' => $owner, 'due' => $due]);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Company;
 use App\Models\Machine;
 use App\Models\OfCompany;
@@ -12,6 +11,7 @@ use App\Models\SheetVersion;
 use App\Models\Site;
 use App\Models\SiteJob;
 use App\Models\User;
+use App\Refusals\Refusal;
 use App\Support\Moment;
 use App\Support\OfficeLog;
 use Illuminate\Database\ConnectionInterface;
@@ -34,7 +34,7 @@ final class Office
 
     /**
      * @param array{name: string, address: string, altitude_m: float, safety: array<string, string>} $given
-     * @throws Problem when somebody changed it meanwhile
+     * @throws Refusal when somebody changed it meanwhile
      */
     public function changeSite(User $by, Site $site, int $version, array $given): Site
     {
@@ -53,7 +53,7 @@ final class Office
 
     /**
      * @param array{title: string, starts_on: string, ends_on: string} $given what can be changed of a job that has begun
-     * @throws Problem
+     * @throws Refusal
      */
     public function changeJob(User $by, SiteJob $job, int $version, array $given): SiteJob
     {
@@ -62,13 +62,13 @@ final class Office
 
     /**
      * @param list<int> $people
-     * @throws Problem for somebody who is not of this company
+     * @throws Refusal for somebody who is not of this company
      */
     public function setPeople(User $by, SiteJob $job, array $people): void
     {
         $known = User::query()->where('company_id', $by->company_id)->where('is_active', true)->whereIn('id', $people)->pluck('id')->all();
         if (count($known) !== count(array_unique($people))) {
-            throw Problem::field('people', $people, 'people of this company');
+            throw Refusal::field('people', $people, 'people of this company');
         }
         $job->people()->sync($people);
         $this->log->say($by->id, 'job_people', $job->title);
@@ -76,7 +76,7 @@ final class Office
 
     /**
      * @param array{name: string, place: string, serial: string, summary: string, history: string, sheet_version_id: int|null} $given
-     * @throws Problem when a machine of the job has that name
+     * @throws Refusal when a machine of the job has that name
      */
     public function makeMachine(User $by, SiteJob $job, array $given): Machine
     {
@@ -91,14 +91,14 @@ final class Office
 
     /**
      * @param array{name: string, place: string, serial: string, summary: string, history: string, sheet_version_id: int|null} $given
-     * @throws Problem
+     * @throws Refusal
      */
     public function changeMachine(User $by, Machine $machine, int $version, array $given): Machine
     {
         $this->nameIsFree($machine->site_job_id, $given['name'], $machine->id);
         $this->sheetIsThere($given['sheet_version_id']);
         if ($machine->last_at > 0 && $given['sheet_version_id'] !== $machine->sheet_version_id && $machine->sheet_version_id !== null) {
-            throw Problem::other(409, 'Work has begun on this machine: it keeps the sheet it was started with.');
+            throw Refusal::conflict('Work has begun on this machine: it keeps the sheet it was started with.');
         }
 
         return $this->change($by, $machine, $version, $given, 'machine_changed', fn (Machine $m): string => $m->name);
@@ -118,7 +118,7 @@ final class Office
             $locked = $row->newQuery()->lockForUpdate()->findOrFail($row->getKey());
             if ($locked->version !== $version) {
                 $theirs = array_intersect_key($locked->getAttributes(), $given);
-                throw Problem::already('Somebody changed this meanwhile. Look at it first.', [
+                throw Refusal::already('Somebody changed this meanwhile. Look at it first.', [
                     'theirs' => ['at' => $locked->version, 'who' => $this->lastToChange($what, $name($locked)), 'when' => $locked->updated_at === null ? '' : Moment::iso($locked->updated_at), 'words' => implode(', ', array_filter($theirs, fn (mixed $v): bool => is_string($v) && $v !== ''))],
                     'yours' => ['words' => implode(', ', array_filter($given, fn (mixed $v): bool => is_string($v) && $v !== ''))],
                 ]);
@@ -143,14 +143,14 @@ final class Office
     private function nameIsFree(int $job, string $name, ?int $own): void
     {
         if (Machine::query()->where('site_job_id', $job)->where('name', $name)->whereKeyNot($own ?? 0)->exists()) {
-            throw Problem::field('name', $name, 'a name no other machine of this job has');
+            throw Refusal::field('name', $name, 'a name no other machine of this job has');
         }
     }
 
     private function sheetIsThere(?int $sheet): void
     {
         if ($sheet !== null && ! SheetVersion::query()->whereKey($sheet)->exists()) {
-            throw Problem::field('sheet', $sheet, 'a sheet from the shelf');
+            throw Refusal::field('sheet', $sheet, 'a sheet from the shelf');
         }
     }
 }

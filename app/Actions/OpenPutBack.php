@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
+use App\Refusals\Refusal;
 use App\Support\Stamp;
 use IronStart\Core\PutBack\PutBackKind;
-use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Wording\Phrases;
 
 /** Opens entries of the put-back list: by a recorded check, or by hand. */
@@ -29,25 +28,29 @@ final class OpenPutBack
         }
     }
 
-    /** What a check leaves to be put back stands in the list; the same thing once. */
-    public function forCheck(Machine $locked, Entry $entry, Stamp $stamp, RecordedInput $given, Judgement $judgement): void
+    /** What a check leaves to be put back is in the list; the same thing once. */
+    public function forCheck(Machine $locked, Entry $entry, Stamp $stamp, PutBackKind $kind, string $subject): void
     {
-        foreach (PutBackKind::openedBy($given->check, $judgement->status, $judgement->codes()) as $kind) {
-            $where = in_array($given->subject, ['machine', ''], true) ? '' : ': ' . strtr($given->subject, [':' => ' ']);
-            $what = $this->phrases->common('put_back', $kind->value) . $where;
-            if (! PutBack::out($locked->id)->where('what', $what)->exists()) {
-                $this->keep($this->tape->append($locked, 'put_back_opened', $stamp, ['about' => $entry->at]), $stamp, $kind, $what);
-            }
+        $where = in_array($subject, ['machine', ''], true) ? '' : ': ' . strtr($subject, [':' => ' ']);
+        $what = $this->phrases->common('put_back', $kind->value) . $where;
+        if (! PutBack::out($locked->id)->where('what', $what)->exists()) {
+            $this->keep($this->tape->append($locked, 'put_back_opened', $stamp, ['about' => $entry->at]), $stamp, $kind, $what);
         }
     }
 
-    /** @throws Problem for a kind that is not opened by hand */
+    /** The wire of a part out of service holds nothing but the hand-over: the part is not to run. */
+    public function forPart(Machine $locked, Entry $entry, Stamp $stamp, string $part, string $wire): void
+    {
+        $this->keep($this->tape->append($locked, 'put_back_opened', $stamp, ['about' => $entry->at]), $stamp, PutBackKind::WireFreed, "{$this->phrases->common('put_back', PutBackKind::WireFreed->value)}: $part, $wire", []);
+    }
+
+    /** @throws Refusal for a kind that is not opened by hand */
     public function byHand(Machine $machine, Stamp $stamp, string $kind, string $where): Entry
     {
         $known = PutBackKind::tryFrom($kind);
         if ($known === null || ! $known->isOpenedByHand()) {
             $accepted = array_filter(PutBackKind::cases(), fn (PutBackKind $k): bool => $k->isOpenedByHand());
-            throw Problem::field('kind', $kind, implode(', ', array_map(fn (PutBackKind $k): string => $k->value, $accepted)));
+            throw Refusal::field('kind', $kind, implode(', ', array_map(fn (PutBackKind $k): string => $k->value, $accepted)));
         }
 
         return $this->tape->holding($machine, function (Machine $locked) use ($stamp, $known, $where): Entry {
@@ -58,11 +61,12 @@ final class OpenPutBack
         });
     }
 
-    private function keep(Entry $entry, Stamp $stamp, PutBackKind $kind, string $what): void
+    /** @param list<int>|null $shuts other gates than the kind's own */
+    private function keep(Entry $entry, Stamp $stamp, PutBackKind $kind, string $what, ?array $shuts = null): void
     {
         PutBack::query()->create([
             'machine_id' => $entry->machine_id, 'entry_id' => $entry->id, 'at' => $entry->at, 'kind' => $kind->value, 'what' => $what,
-            'shuts' => $kind->shuts(), 'limit_minutes' => $kind->limitMinutes(), 'holder_id' => $stamp->person->id,
+            'shuts' => $shuts ?? $kind->shuts(), 'limit_minutes' => $kind->limitMinutes(), 'holder_id' => $stamp->person->id,
         ]);
     }
 }

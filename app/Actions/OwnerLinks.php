@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Machine;
 use App\Models\OwnerLink;
 use App\Models\User;
+use App\Refusals\Refusal;
 use App\Support\OfficeLog;
 use App\Support\Token;
 use Carbon\CarbonImmutable;
@@ -29,16 +29,16 @@ final class OwnerLinks
         return $token;
     }
 
-    /** @throws Problem when it was withdrawn already */
+    /** @throws Refusal when it was withdrawn already */
     public function withdraw(User $by, Machine $machine, int $link): void
     {
         /** @var OwnerLink $found */
         $found = OwnerLink::query()->lockForUpdate()->findOrFail($link);
         if ($found->machine_id !== $machine->id) {
-            throw Problem::notFound();
+            throw Refusal::notFound();
         }
         if ($found->withdrawn_at !== null) {
-            throw Problem::already('This link was withdrawn already.');
+            throw Refusal::already('This link was withdrawn already.');
         }
         $found->forceFill(['withdrawn_at' => CarbonImmutable::now(), 'withdrawn_by' => $by->id])->save();
         $this->log->say($by->id, 'link_withdrawn', "$machine->name, for $found->for_whom");

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Company;
 use App\Models\Invitation;
 use App\Models\User;
+use App\Refusals\Refusal;
 use App\Support\CurrentCompany;
 use App\Support\OfficeLog;
 use App\Support\Role;
@@ -28,12 +28,12 @@ final class People
     {
     }
 
-    /** @throws Problem when somebody signs in with that address already */
+    /** @throws Refusal when somebody signs in with that address already */
     public function invite(User $by, string $name, string $email, Role $role): Token
     {
         $email = self::email($email);
         if (User::query()->where('email', $email)->exists()) {
-            throw Problem::field('email', $email, 'an e-mail address nobody signs in with yet');
+            throw Refusal::field('email', $email, 'an e-mail address nobody signs in with yet');
         }
         $this->log->say($by->id, 'invited', "$name, $role->value");
 
@@ -50,22 +50,22 @@ final class People
     /**
      * What a link is for, while it can be used.
      *
-     * @throws Problem when it is none, was used, or has ended
+     * @throws Refusal when it is none, was used, or has ended
      */
     public function read(string $token): Invitation
     {
-        $read = Token::read($token) ?? throw Problem::linkGone();
+        $read = Token::read($token) ?? throw Refusal::linkGone();
 
         return $this->company->as($read->company, fn (): Invitation => $this->usable($read));
     }
 
-    /** @throws Problem when the link can't be used, or the password is too short */
+    /** @throws Refusal when the link can't be used, or the password is too short */
     public function accept(string $token, string $password): User
     {
         if (mb_strlen($password) < self::SHORTEST || mb_strlen($password) > self::LONGEST) {
-            throw Problem::field('password', null, 'a password of ' . self::SHORTEST . ' to ' . self::LONGEST . ' characters');
+            throw Refusal::field('password', null, 'a password of ' . self::SHORTEST . ' to ' . self::LONGEST . ' characters');
         }
-        $read = Token::read($token) ?? throw Problem::linkGone();
+        $read = Token::read($token) ?? throw Refusal::linkGone();
 
         return $this->company->as($read->company, fn (): User => $this->db->transaction(function () use ($read, $password): User {
             $link = $this->usable($read, true);
@@ -83,7 +83,7 @@ final class People
         }));
     }
 
-    /** @throws Problem when no lead would remain */
+    /** @throws Refusal when no lead would remain */
     public function changeRole(User $by, User $person, Role $role): void
     {
         $this->keepingALead($person, $role === Role::Lead, function () use ($by, $person, $role): void {
@@ -118,7 +118,7 @@ final class People
             Company::query()->lockForUpdate()->findOrFail($person->company_id);
             $others = User::query()->where('company_id', $person->company_id)->whereKeyNot($person->id)->where('role', Role::Lead->value)->where('is_active', true)->exists();
             if (! $others && ! $staysLead && $person->role === Role::Lead) {
-                throw Problem::other(409, 'At least one lead remains: make somebody else a lead first.');
+                throw Refusal::conflict('At least one lead remains: make somebody else a lead first.');
             }
             $change();
         });
@@ -127,7 +127,7 @@ final class People
     private function begin(Invitation $link): User
     {
         if (User::query()->where('email', $link->email)->exists()) {
-            throw Problem::other(409, 'Somebody signs in with this address already.');
+            throw Refusal::conflict('Somebody signs in with this address already.');
         }
         $units = Company::query()->findOrFail($link->company_id)->units;
 
@@ -138,7 +138,7 @@ final class People
     {
         $link = Invitation::query()->where('token_hash', $token->hash())->when($forUse, fn ($query) => $query->lockForUpdate())->first();
         if ($link === null || $link->used_at !== null || $link->expires_at->isPast()) {
-            throw Problem::linkGone();
+            throw Refusal::linkGone();
         }
 
         return $link;
@@ -157,6 +157,6 @@ final class People
     {
         $email = mb_strtolower(trim($email));
 
-        return filter_var($email, FILTER_VALIDATE_EMAIL) !== false ? $email : throw Problem::field('email', $email, 'an e-mail address');
+        return filter_var($email, FILTER_VALIDATE_EMAIL) !== false ? $email : throw Refusal::field('email', $email, 'an e-mail address');
     }
 }

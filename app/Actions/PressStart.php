@@ -4,35 +4,43 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\StartPress;
 use App\Queries\Standings;
+use App\Refusals\Refusal;
 use App\Support\Stamp;
 use IronStart\Core\Clock\ClockKind;
-use IronStart\Core\Wording\GateSpeaker;
 
-/** "Starting it now": refused while Run is shut, with the reason. */
+/**
+ * "Starting it now": refused, with the reasons, while anything lies between the press and the damage.
+ *
+ * A press that could not be checked when it was made (no signal, or a write still waiting) is a fact by the time it
+ * arrives: it is judged at its place in time and kept, with the reasons, as out of order.
+ */
 final class PressStart
 {
     private const RUN = 8;
 
-    public function __construct(private readonly Tape $tape, private readonly Standings $standings, private readonly GateSpeaker $speaker, private readonly RunClock $clock)
+    public function __construct(private readonly Tape $tape, private readonly Standings $standings, private readonly RunClock $clock)
     {
     }
 
-    /** @throws Problem */
-    public function press(Machine $machine, Stamp $stamp): Entry
+    /** @throws Refusal with one sentence for each reason; nothing is written then */
+    public function press(Machine $machine, Stamp $stamp, bool $unchecked = false): Entry
     {
-        return $this->tape->holding($machine, function (Machine $locked) use ($machine, $stamp): Entry {
+        return $this->tape->holding($machine, function (Machine $locked) use ($machine, $stamp, $unchecked): Entry {
             $locked->setRelation('job', $machine->job);
-            $standing = $this->standings->ofOne($locked);
-            $reasons = $this->speaker->whyShut($standing->gates->judgement, $standing->lines, $standing->putBack, self::RUN);
-            if ($reasons !== []) {
-                throw Problem::shut($reasons[0], $reasons);
+            [$place, $isLate] = $this->tape->place($locked, $stamp);
+            $reasons = $this->standings->before($locked, $isLate ? $place->at : null)->startRefused;
+            if ($reasons !== [] && ! $unchecked) {
+                throw Refusal::notReady($reasons);
             }
-            $entry = $this->tape->append($locked, 'start', $stamp);
+            $entry = $this->tape->append($locked, 'start', $stamp, [
+                'place' => $place,
+                'out_of_order' => $reasons === [] ? [] : [self::RUN],
+                'details' => $reasons === [] ? [] : ['reasons' => $reasons],
+            ]);
             StartPress::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at]);
             $this->clock->begin($locked, $stamp, ClockKind::Stabilise, null, $entry->at);
 

@@ -4,81 +4,120 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Entry;
 use App\Models\Instrument;
 use App\Models\Machine;
 use App\Models\RecordedVerdict;
-use App\Queries\Plate;
+use App\Queries\PastReader;
 use App\Queries\Prefill;
 use App\Queries\Standings;
+use App\Refusals\Refusal;
 use App\Support\Stamp;
 use Illuminate\Database\ConnectionInterface;
-use IronStart\Core\Judge\Judge;
+use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Input;
-use IronStart\Core\Clock\ClockKind;
-use IronStart\Core\Gate\Order;
+use IronStart\Core\Check\InputError;
+use IronStart\Core\Gate\CheckTable;
+use IronStart\Core\Gate\Gates;
+use IronStart\Core\Gate\Recorded;
+use IronStart\Core\Judge\Judge;
 use IronStart\Core\Quantity\Units;
+use IronStart\Core\Sheet\TypedOver;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Verdict;
 
-/** Records a check on a machine: every reading as it was read, the verdict, and what it opens. */
+/** Records checks on a machine: every reading as it was read, the verdict, and what each sets off. */
 final class RecordCheck
 {
     public function __construct(
         private readonly Judge $judge,
         private readonly Tape $tape,
         private readonly Standings $standings,
-        private readonly FillChecked $fillChecked,
-        private readonly OpenPutBack $openPutBack,
-        private readonly ClosePutBack $closePutBack,
-        private readonly RunClock $clock,
-        private readonly Prefill $prefill,
+        private readonly PastReader $past,
+        private readonly SetOff $setOff,
         private readonly ConnectionInterface $db,
     ) {
     }
 
     /**
+     * Several that were read together are one write: all of them are recorded, or none.
+     *
+     * @param non-empty-list<RecordedInput> $given
      * @param 'us'|'si' $units of the person who reads the words
-     * @throws Problem
-     * @throws \IronStart\Core\Check\InputError
+     * @return non-empty-list<Entry>
+     * @throws Refusal
+     * @throws InputError
+     */
+    public function all(Machine $machine, Stamp $stamp, array $given, string $units): array
+    {
+        return $this->tape->holding($machine, function (Machine $locked) use ($machine, $stamp, $given, $units): array {
+            $locked->setRelation('job', $machine->job)->setRelation('sheet', $machine->loadMissing('sheet')->sheet);
+
+            return array_map(fn (RecordedInput $one): Entry => $this->one($locked, $stamp, $one, $units), $given);
+        });
+    }
+
+    /**
+     * @param 'us'|'si' $units
+     * @throws Refusal
+     * @throws InputError
      */
     public function record(Machine $machine, Stamp $stamp, RecordedInput $given, string $units): Entry
     {
+        return $this->all($machine, $stamp, [$given], $units)[0];
+    }
+
+    /** @param 'us'|'si' $units */
+    private function one(Machine $locked, Stamp $stamp, RecordedInput $given, string $units): Entry
+    {
         if ($given->check === 'job.gates') {
-            throw Problem::notFound();
+            throw Refusal::notFound();
+        }
+        $check = $this->judge->registry->get($given->check);
+        $raw = $this->brought($check, $locked, $given);
+        $input = $this->judge->input($given->check, $raw);
+        $verdict = $this->judge->judgeInput($given->check, $input, $units);
+        $this->explained($check, $locked, $given, $raw);
+        [$place, $isLate] = $this->tape->place($locked, $stamp);
+        $entry = $this->tape->append($locked, 'check', $stamp, [
+            'place' => $place,
+            'supersedes' => $given->supersedes,
+            'reason' => $given->reason,
+            'details' => $this->instrument($given->instrumentId, $stamp),
+            'out_of_order' => $this->tooEarly($locked, $given, $isLate ? $place->at : null),
+        ]);
+        $this->keepVerdict($entry, $given, $raw, $verdict, $units);
+        $this->keepReadings($entry, $given, $input);
+        $this->setOff->by($verdict->judgement, $locked, $entry, $stamp, $given->subject, $input);
+
+        return $entry;
+    }
+
+    /** The input with what the record gives to it, so that the verdict is the one the bench showed. */
+    private function brought(Check $check, Machine $locked, RecordedInput $given): mixed
+    {
+        $members = $given->raw instanceof \stdClass ? json_decode((string) json_encode($given->raw), true) : null;
+        if (! $check instanceof DrawsOnRecord || ! is_array($members)) {
+            return $given->raw;
         }
 
-        return $this->tape->holding($machine, function (Machine $locked) use ($machine, $stamp, $given, $units): Entry {
-            $raw = $given->check === 'power.rotation' ? $this->fillChecked->in($given->raw, $machine->id) : $given->raw;
-            $input = $this->judge->input($given->check, $raw);
-            $verdict = $this->judge->judgeInput($given->check, $input, $units);
-            $locked->setRelation('job', $machine->job);
-            $this->explained($machine, $given, $raw);
-            [$place, $isLate] = $this->tape->place($locked, $stamp);
-            $entry = $this->tape->append($locked, 'check', $stamp, [
-                'place' => $place,
-                'supersedes' => $given->supersedes,
-                'reason' => $given->reason,
-                'details' => $this->instrument($given->instrumentId, $stamp),
-                'out_of_order' => Order::missing($given->check, $given->subject, $this->standings->shutBefore($locked, $isLate ? $place->at : null)),
-            ]);
-            $this->keepVerdict($entry, $given, $raw, $verdict, $units);
-            $this->keepReadings($entry, $given, $input);
-            if ($given->check === 'power.lockout' && $verdict->judgement->status->value === 'clear') {
-                $this->openPutBack->forLock($entry, $stamp, $input->text('lock_id'), $input->text('tag_name'));
-            }
-            $this->clock->read($locked, $stamp, $given->check);
-            $clock = ClockKind::of($given->check);
-            $wait = ClockKind::wait($verdict->judgement);
-            if ($clock !== null && $wait !== null) {
-                $this->clock->begin($locked, $stamp, $clock, $wait, $entry->at);
-            }
-            $this->closePutBack->byReading($locked, $stamp, $given->check, $verdict->judgement->status, $raw);
-            $this->openPutBack->forCheck($locked, $entry, $stamp, $given, $verdict->judgement);
+        return json_decode((string) json_encode((object) Prefill::brought($check, $members, $this->past->of($locked), $given->subject), JSON_PRESERVE_ZERO_FRACTION));
+    }
 
-            return $entry;
-        });
+    /**
+     * The gates of a reading that were not ready for it: they are judged only where order matters.
+     *
+     * @return list<int>
+     */
+    private function tooEarly(Machine $locked, RecordedInput $given, ?int $moment): array
+    {
+        if (! CheckTable::isOrdered($given->check, Recorded::baseOf($given->subject))) {
+            return [];
+        }
+        $before = $this->standings->before($locked, $moment);
+
+        return Gates::tooEarly($before->job, $given->check, $given->subject, $before->gates);
     }
 
     /**
@@ -97,18 +136,31 @@ final class RecordCheck
         ]];
     }
 
-    /** @throws Problem when a figure of the sheet was typed over without a word why */
-    private function explained(Machine $machine, RecordedInput $given, mixed $raw): void
+    /** @throws Refusal when a figure of the sheet was typed over without a word why */
+    private function explained(Check $check, Machine $locked, RecordedInput $given, mixed $raw): void
     {
-        $over = trim($given->reason) === '' ? Plate::typedOver($machine->loadMissing('sheet'), $this->prefill, $given->check, $raw) : [];
-        foreach ($over as $field => $figures) {
-            throw Problem::field('reason', '', "why $field is {$figures['typed']} where the sheet has {$figures['sheet']}");
+        if (trim($given->reason) !== '' || $locked->sheet === null) {
+            return;
         }
+        $typed = json_decode((string) json_encode($raw), true);
+        $over = TypedOver::of($check->fields(), Prefill::fromSheet($check, Standings::sheet($locked), $given->subject), is_array($typed) ? $typed : []);
+        foreach ($over as $field => $figures) {
+            throw Refusal::field('reason', '', $this->why($given->check, (string) $field, $figures));
+        }
+    }
+
+    /** @param array{sheet: string, typed: string} $figures */
+    private function why(string $check, string $path, array $figures): string
+    {
+        $parts = explode('.', $path);
+        [$label] = $this->judge->speaker->phrases->field($check, count($parts) === 3 ? "$parts[0].$parts[2]" : $path);
+        $of = count($parts) === 3 ? "$parts[1] " : '';
+
+        return "why you entered {$figures['typed']} for $of$label when the sheet says {$figures['sheet']}";
     }
 
     private function keepVerdict(Entry $entry, RecordedInput $given, mixed $raw, Verdict $verdict, string $units): void
     {
-        $said = $verdict->toArray();
         RecordedVerdict::query()->create([
             'machine_id' => $entry->machine_id,
             'entry_id' => $entry->id,
@@ -122,7 +174,7 @@ final class RecordCheck
             'units' => $units,
             'input' => $raw,
             'findings' => array_map(fn (Finding $f): array => $f->toArray(), $verdict->judgement->findings),
-            'said' => $said,
+            'said' => $verdict->toArray(),
         ]);
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Queries\Theirs;
+use App\Refusals\Refusal;
 use App\Support\Stamp;
 use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\Wording\Phrases;
@@ -19,10 +19,10 @@ final class RunClock
     {
     }
 
-    /** @throws Problem for a kind that is no clock */
+    /** @throws Refusal for a kind that is no clock */
     public function start(Machine $machine, Stamp $stamp, string $kind, string $name, ?int $minutes): Entry
     {
-        $clock = ClockKind::tryFrom($kind) ?? throw Problem::field('kind', $kind, implode(', ', array_map(fn (ClockKind $k): string => $k->value, ClockKind::cases())));
+        $clock = ClockKind::tryFrom($kind) ?? throw Refusal::field('kind', $kind, implode(', ', array_map(fn (ClockKind $k): string => $k->value, ClockKind::cases())));
 
         return $this->tape->holding($machine, fn (Machine $locked): Entry => $this->begin($locked, $stamp, $clock, $minutes, name: $name));
     }
@@ -38,12 +38,8 @@ final class RunClock
     }
 
     /** What was waited for has been read: its clocks need nobody's word any more. */
-    public function read(Machine $locked, Stamp $stamp, string $check): void
+    public function read(Machine $locked, Stamp $stamp, ClockKind $kind): void
     {
-        $kind = ClockKind::readBy($check);
-        if ($kind === null) {
-            return;
-        }
         $running = Entry::runningClocks()->where('entries.machine_id', $locked->id)->where('entries.details->kind', $kind->value)
             ->orderBy('entries.at')->get();
         foreach ($running as $clock) {
@@ -51,14 +47,14 @@ final class RunClock
         }
     }
 
-    /** @throws Problem when it is no clock of this machine, or somebody stopped it first */
+    /** @throws Refusal when it is no clock of this machine, or somebody stopped it first */
     public function stop(Machine $machine, Stamp $stamp, int $clock, string $word): Entry
     {
         return $this->tape->holding($machine, function (Machine $locked) use ($stamp, $clock, $word): Entry {
-            $started = Entry::query()->where('machine_id', $locked->id)->where('at', $clock)->where('kind', 'clock_started')->first() ?? throw Problem::notFound();
+            $started = Entry::query()->where('machine_id', $locked->id)->where('at', $clock)->where('kind', 'clock_started')->first() ?? throw Refusal::notFound();
             $stopped = $this->theirs->last($locked->id, 'clock_stopped', fn ($q) => $q->where('about', $clock));
             if ($stopped !== []) {
-                throw Problem::already('This clock was stopped already.', $stopped);
+                throw Refusal::already('This clock was stopped already.', $stopped);
             }
 
             return $this->tape->append($locked, 'clock_stopped', $stamp, ['about' => $clock, 'details' => ['name' => $started->details['name'] ?? '', 'word' => $word]]);

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Company;
 use App\Models\User;
+use App\Refusals\Refusal;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Auth\Factory;
 use Illuminate\Contracts\Auth\StatefulGuard;
@@ -28,12 +28,12 @@ final class SignIn
     {
     }
 
-    /** @throws Problem after five wrong tries for a minute, by name and address */
+    /** @throws Refusal after five wrong tries for a minute, by name and address */
     public function withPassword(Request $request, string $email, string $password): User
     {
         $key = 'sign-in:' . hash('sha256', mb_strtolower($email) . '|' . $request->ip());
         if ($this->limiter->tooManyAttempts($key, self::TRIES)) {
-            throw Problem::tooOften($this->limiter->availableIn($key));
+            throw Refusal::tooOften($this->limiter->availableIn($key));
         }
         $person = User::query()->where('email', mb_strtolower($email))->first();
         // A name that does not exist takes as long as a wrong password.
@@ -43,7 +43,7 @@ final class SignIn
             if ($person !== null) {
                 $this->note($request, $person, 'password', false);
             }
-            throw Problem::wrongSignIn();
+            throw Refusal::wrongSignIn();
         }
         $this->limiter->clear($key);
 
@@ -64,7 +64,7 @@ final class SignIn
                 return $this->enter($request, $person, 'demo');
             }
         }
-        throw Problem::notFound();
+        throw Refusal::notFound();
     }
 
     /** @return list<User> */

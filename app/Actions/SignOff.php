@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Queries\Standing;
 use App\Queries\Standings;
 use App\Queries\Theirs;
+use App\Refusals\Refusal;
 use App\Support\Signature;
 use App\Support\Stamp;
 use IronStart\Core\Clock\ClockKind;
@@ -37,7 +37,7 @@ final class SignOff
     /**
      * @param 'starter'|'lead' $role as whom
      * @param int $seen the last place on the tape the person had read
-     * @throws Problem when something is missing, something new was written, it is signed already, or the lead has not reviewed it
+     * @throws Refusal when something is missing, something new was written, it is signed already, or the lead has not reviewed it
      */
     public function sign(Machine $machine, Stamp $stamp, string $role, Signature $drawn, int $seen): Entry
     {
@@ -47,12 +47,12 @@ final class SignOff
             $state = $standing->tape;
             $signed = $state->signatures[$role] ?? null;
             if ($signed !== null && $signed['entry'] > $state->lastSaid) {
-                throw Problem::already("It is signed as $role already.", $this->theirs->entry($locked->id, $signed['entry']));
+                throw Refusal::already("It is signed as $role already.", $this->theirs->entry($locked->id, $signed['entry']));
             }
             $this->nothingNew($locked, $seen);
             self::nothingMissing($standing);
             if ($role === 'lead' && ! $state->isReviewed()) {
-                throw Problem::other(409, 'It is reviewed before it is signed: something was written since the last review.');
+                throw Refusal::conflict('Review it before you sign: something was added since the last review.');
             }
             $entry = $this->tape->append($locked, 'signed', $stamp, ['details' => [
                 'role' => $role,
@@ -69,7 +69,7 @@ final class SignOff
     private function nothingNew(Machine $locked, int $seen): void
     {
         if ($locked->last_at > $seen) {
-            throw Problem::already('Something was written since this page was read. Look at it first.', $this->theirs->last($locked->id, ''));
+            throw Refusal::already('Something was added since you opened this page. Look at it first.', $this->theirs->last($locked->id, ''));
         }
     }
 
@@ -79,7 +79,7 @@ final class SignOff
         $missing = array_filter($line->missing, fn (array $m): bool => $m['check'] !== 'signature');
         if ($missing !== [] || $line->shut) {
             $reasons = [...array_map(fn (array $m): string => $m['todo'], array_values($missing)), ...($line->shut ? [$line->sentence] : [])];
-            throw Problem::shut($line->sentence, $reasons);
+            throw Refusal::notDone($line->sentence, $reasons);
         }
     }
 

@@ -4,43 +4,50 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Problems\Problem;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\SiteJob;
+use App\Queries\Standings;
 use App\Queries\Theirs;
+use App\Refusals\Refusal;
 use App\Support\Stamp;
 use Illuminate\Database\ConnectionInterface;
+use IronStart\Core\Gate\FactPlace;
 use IronStart\Core\Gate\Job;
+use IronStart\Core\Judge\Judge;
 use IronStart\Core\Wording\Phrases;
 
 /** What holds for a whole job: its facts, and work on its supply. It is written on the tape of every machine of it. */
 final class TellOfJob
 {
-    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases, private readonly Theirs $theirs, private readonly ConnectionInterface $db)
+    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases, private readonly Theirs $theirs, private readonly Judge $judge, private readonly ConnectionInterface $db)
     {
     }
 
     /**
+     * One that differs from unit to unit is written on this machine alone, any other on all machines of the job.
+     *
      * @param int $seen the last place on this machine's tape the person had seen
-     * @throws Problem when it is no fact, or somebody has said the opposite since
+     * @throws Refusal when it is no fact, or somebody has said the opposite since
      */
-    public function fact(Machine $machine, Stamp $stamp, string $fact, bool $on, int $seen): Entry
+    public function fact(Machine $machine, Stamp $stamp, string $fact, bool $on, int $seen, string $reason = ''): Entry
     {
-        if (! in_array($fact, Job::FACTS, true)) {
-            throw Problem::field('fact', $fact, implode(', ', Job::FACTS));
+        $asked = array_values(array_filter(Job::FACTS, fn (string $f): bool => FactPlace::isAsked($f, $this->judge->registry->ids())));
+        if (! in_array($fact, $asked, true)) {
+            throw Refusal::field('fact', $fact, implode(', ', $asked));
+        }
+
+        if (in_array($fact, FactPlace::OF_THE_MACHINE, true)) {
+            return $this->ofMachine($machine, $stamp, $fact, $on, $seen, trim($reason));
         }
 
         return $this->onJob($machine, function (SiteJob $job) use ($machine, $fact, $on, $seen): array {
-            $since = $this->theirs->last($machine->id, 'fact', fn ($q) => $q->where('details->id', $fact)->where('at', '>', $seen));
-            if ($since !== [] && in_array($fact, $job->facts, true) !== $on) {
-                throw Problem::already('Somebody has just said otherwise.', $since + ['yours' => ['words' => $this->words($fact, $on)]]);
-            }
+            $this->nobodySaidOtherwise($machine, $fact, $on, in_array($fact, $job->facts, true), $seen);
             $others = array_values(array_diff($job->facts, [$fact]));
             $job->facts = $on ? [...$others, $fact] : $others;
             $job->save();
 
-            return ['fact', ['id' => $fact, 'fact' => $this->phrases->common('facts', $fact), 'on' => $on ? 'yes' : 'no']];
+            return ['fact', $this->details($fact, $on)];
         }, $stamp);
     }
 
@@ -67,8 +74,38 @@ final class TellOfJob
             }
             $machine->unsetRelation('job');
 
-            return $mine ?? throw Problem::notFound();
+            return $mine ?? throw Refusal::notFound();
         });
+    }
+
+    /** A no against the sheet needs a word why. */
+    private function ofMachine(Machine $machine, Stamp $stamp, string $fact, bool $on, int $seen, string $reason): Entry
+    {
+        return $this->tape->holding($machine, function (Machine $locked) use ($machine, $stamp, $fact, $on, $seen, $reason): Entry {
+            if (! $on && $reason === '' && in_array($fact, Standings::sheet($locked)->facts(), true)) {
+                throw Refusal::field('reason', '', 'why not, when the sheet says yes');
+            }
+            $this->nobodySaidOtherwise($machine, $fact, $on, $locked->facts[$fact] ?? null, $seen);
+            $locked->facts = [$fact => $on] + $locked->facts;
+            $locked->save();
+            $machine->facts = $locked->facts;
+
+            return $this->tape->append($locked, 'fact', $stamp, ['reason' => $reason, 'details' => $this->details($fact, $on)]);
+        });
+    }
+
+    private function nobodySaidOtherwise(Machine $machine, string $fact, bool $on, ?bool $now, int $seen): void
+    {
+        $since = $this->theirs->last($machine->id, 'fact', fn ($q) => $q->where('details->id', $fact)->where('at', '>', $seen));
+        if ($since !== [] && $now !== $on) {
+            throw Refusal::already('Somebody just changed that.', $since + ['yours' => ['words' => $this->words($fact, $on)]]);
+        }
+    }
+
+    /** @return array<string, string> */
+    private function details(string $fact, bool $on): array
+    {
+        return ['id' => $fact, 'fact' => $this->phrases->common('facts', $fact), 'on' => $on ? 'yes' : 'no'];
     }
 
     private function words(string $fact, bool $on): string

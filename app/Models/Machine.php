@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $serial
  * @property string $summary
  * @property string $history
+ * @property array<string, bool> $facts what was said of this unit where units differ: yes or no
  * @property int $position
  * @property int $last_at
  * @property string $record_id names the chain of its record
@@ -30,7 +31,11 @@ final class Machine extends OfCompany
 {
     protected $table = 'machines';
 
-    protected $fillable = ['site_job_id', 'sheet_version_id', 'name', 'place', 'serial', 'summary', 'history', 'position'];
+    protected $fillable = ['site_job_id', 'sheet_version_id', 'name', 'place', 'serial', 'summary', 'history', 'position', 'facts'];
+
+    protected $attributes = ['facts' => '{}'];
+
+    protected $casts = ['facts' => 'array'];
 
     /** @return BelongsTo<SiteJob, $this> */
     public function job(): BelongsTo

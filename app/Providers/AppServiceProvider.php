@@ -30,12 +30,12 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(CurrentCompany::class);
         $this->app->singleton(Phrases::class, fn (): Phrases => Phrases::shipped());
         $this->app->singleton(Speaker::class, fn (): Speaker => new Speaker($this->app->make(Phrases::class)));
-        $this->app->singleton(Judge::class, fn (): Bench => new Judge(new Registry(), $this->app->make(Speaker::class)));
+        $this->app->singleton(Judge::class, fn (): Judge => new Judge(new Registry(), $this->app->make(Speaker::class)));
         $this->app->singleton(CompanyKeys::class, fn (): CompanyKeys => new CompanyKeys(config('iron.keys')));
         $this->app->singleton(PhotoStore::class, fn (): PhotoStore => new PhotoStore(config('iron.photos')));
         $this->app->singleton(Paper::class, fn (): Paper => new Paper($this->app->make(Factory::class), public_path('build/fonts'), storage_path('fonts')));
         $this->app->singleton(Courier::class, fn (): Courier => new Courier(config('iron.sendmail'), config('iron.mail_from')));
-        $this->app->singleton(GateSpeaker::class, fn (): GateSpeaker => new GateSpeaker($this->app->make(Phrases::class)));
+        $this->app->singleton(GateSpeaker::class, fn (): GateSpeaker => new GateSpeaker($this->app->make(Phrases::class), (new Registry())->ids()));
     }
 
     public function boot(): void

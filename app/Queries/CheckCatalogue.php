@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\ChecksView;
-use App\Http\Schema\CheckView;
-use App\Http\Schema\FieldView;
-use App\Http\Schema\GateName;
-use App\Http\Schema\ItemView;
-use App\Http\Schema\PutBackKindView;
-use IronStart\Core\Judge\Judge;
+use App\Views\ChecksView;
+use App\Views\CheckView;
+use App\Views\FieldView;
+use App\Views\GateName;
+use App\Views\ItemView;
+use App\Views\PutBackKindView;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Gate\FactPlace;
-use IronStart\Core\Walked\Item;
-use IronStart\Core\Walked\ItemList;
 use IronStart\Core\Gate\Job;
 use IronStart\Core\Gate\JobType;
+use IronStart\Core\Judge\Judge;
 use IronStart\Core\PutBack\PutBackKind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Caution;
+use IronStart\Core\Walked\Item;
+use IronStart\Core\Walked\ItemList;
 use IronStart\Core\Wording\Phrases;
 
 /** Describes the checks from their classes: what the benches, the API and the Pocket are drawn from. */
@@ -49,7 +49,7 @@ final class CheckCatalogue
     {
         $facts = [];
         foreach (JobType::cases() as $type) {
-            $asked = array_filter(Job::FACTS, fn (string $fact): bool => FactPlace::of($fact, $type) !== []);
+            $asked = array_filter(Job::FACTS, fn (string $fact): bool => FactPlace::of($fact, $type, $this->judge->registry->ids()) !== []);
             $facts[$type->value] = array_values(array_map(fn (string $fact): array => ['id' => $fact, 'text' => $this->phrases->common('facts', $fact)], $asked));
         }
 

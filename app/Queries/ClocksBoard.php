@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\ClocksView;
-use App\Http\Schema\ClockView;
 use App\Models\Entry;
 use App\Models\PutBack;
 use App\Models\User;
 use App\Support\Moment;
+use App\Views\ClocksView;
+use App\Views\ClockView;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use IronStart\Core\Wording\Phrases;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\InstrumentView;
 use App\Models\Instrument;
+use App\Views\InstrumentView;
 use Carbon\CarbonImmutable;
 
 /** The company's instruments, by name. */

@@ -4,27 +4,37 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\FactView;
-use App\Http\Schema\OpenItemView;
-use App\Http\Schema\PartOutView;
-use App\Models\SiteJob;
+use App\Models\Machine;
+use App\Views\FactView;
+use App\Views\OpenItemView;
+use App\Views\PartOutView;
 use IronStart\Core\Gate\FactPlace;
 use IronStart\Core\Gate\Job;
 use IronStart\Core\Gate\JobType;
+use IronStart\Core\Judge\Judge;
 use IronStart\Core\Wording\Phrases;
 
 /** What stands around the gates: facts of the job, what is left to whom, what is out of service. */
 final class JobParts
 {
-    public function __construct(private readonly Phrases $phrases)
+    public function __construct(private readonly Phrases $phrases, private readonly Judge $judge)
     {
     }
 
-    /** @return list<FactView> those that decide something on this type of job */
-    public function facts(SiteJob $job): array
+    /** @return list<FactView> those that decide something on this type of job, and whose check there is */
+    public function facts(Machine $machine): array
     {
+        $job = $machine->job;
         $type = JobType::from($job->type);
-        $facts = array_map(fn (string $fact): FactView => new FactView($fact, $this->phrases->common('facts', $fact), in_array($fact, $job->facts, true), FactPlace::of($fact, $type)), Job::FACTS);
+        $built = $this->judge->registry->ids();
+        $sheet = Standings::sheet($machine)->facts();
+        $facts = array_map(function (string $fact) use ($machine, $job, $type, $built, $sheet): FactView {
+            $own = in_array($fact, FactPlace::OF_THE_MACHINE, true);
+            $said = $own ? $machine->facts[$fact] ?? null : in_array($fact, $job->facts, true);
+            $bySheet = in_array($fact, $sheet, true);
+
+            return new FactView($fact, $this->phrases->common('facts', $fact), $said ?? $bySheet, FactPlace::of($fact, $type, $built), $own, $own && $said === null && $bySheet, $bySheet);
+        }, Job::FACTS);
 
         return array_values(array_filter($facts, fn (FactView $fact): bool => $fact->gates !== []));
     }

@@ -4,25 +4,21 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\GateView;
-use App\Http\Schema\MachineView;
-use App\Http\Schema\MissingView;
-use App\Http\Schema\ReadyView;
 use App\Models\Machine;
 use App\Models\User;
+use App\Views\GateView;
+use App\Views\MachineView;
+use App\Views\MissingView;
+use App\Views\ReadyView;
 use Illuminate\Database\Eloquent\Collection;
 use IronStart\Core\Wording\GateLine;
-use IronStart\Core\Wording\GateSpeaker;
 
 /** All that the Machine screen needs, in one answer. */
 final class MachineScreen
 {
-    private const RUN = 8;
-
     public function __construct(
         private readonly Standings $standings,
         private readonly TapeReader $tape,
-        private readonly GateSpeaker $speaker,
         private readonly Prefill $prefill,
         private readonly InstrumentShelf $shelf,
         private readonly JobParts $parts,
@@ -38,7 +34,6 @@ final class MachineScreen
         $standing = $this->standings->fromTape($machine, $rows, $putBack);
         $entries = $this->tape->entries($machine->id, $rows, $doubts);
         $start = $rows->where('kind', 'start')->last();
-        $prefill = $this->prefill->of($machine, $reader, $entries);
 
         return new MachineView(
             id: $machine->id,
@@ -50,24 +45,26 @@ final class MachineScreen
             site: $machine->job->site->name,
             job: $machine->job->title,
             jobType: $machine->job->type,
-            status: $standing->gates->judgement->status->value,
-            current: $standing->current(),
+            status: $standing->gates->status()->value,
+            current: $standing->gates->current,
+            next: $standing->next,
             gates: self::gates($standing->lines),
             putBack: $putBack,
             tape: $entries,
-            startRefused: $this->speaker->whyShut($standing->gates->judgement, $standing->lines, $standing->putBack, self::RUN),
+            startRefused: $standing->startRefused,
             startedAt: $start === null ? null : (int) $start->at,
-            prefill: (object) $prefill,
+            prefill: (object) $this->prefill->of($machine, $reader, PastReader::from($machine, $rows)),
             instruments: $this->shelf->all(),
             news: $machine->last_at,
             items: JobParts::items($standing->tape),
             parts: Standings::parts($machine),
             partsOut: JobParts::out($standing->tape),
-            facts: $this->parts->facts($machine->job),
+            facts: $this->parts->facts($machine),
             ready: self::ready($rows, $standing->tape),
             signOff: SignOffs::of($rows, $standing->tape),
             digest: $machine->digest,
-            plate: (object) Plate::of($this->prefill->ofSheet($machine)),
+            plate: (object) $this->prefill->plate($machine),
+            fans: Standings::sheet($machine)->fans(),
             version: $machine->version,
         );
     }

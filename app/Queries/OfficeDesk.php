@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\ActivityView;
-use App\Http\Schema\DeskJobView;
-use App\Http\Schema\DeskMachineView;
-use App\Http\Schema\FoundView;
-use App\Http\Schema\PageView;
-use App\Http\Schema\ReviewView;
-use App\Http\Schema\SiteRowView;
-use App\Http\Schema\SiteView;
 use App\Models\Machine;
 use App\Models\Site;
 use App\Models\SiteJob;
 use App\Models\User;
 use App\Support\CurrentCompany;
 use App\Support\Moment;
+use App\Views\ActivityView;
+use App\Views\DeskJobView;
+use App\Views\DeskMachineView;
+use App\Views\FoundView;
+use App\Views\PageView;
+use App\Views\ReviewView;
+use App\Views\SiteRowView;
+use App\Views\SiteView;
 use Illuminate\Database\ConnectionInterface;
 use Illuminate\Database\Query\Builder;
 

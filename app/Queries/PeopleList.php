@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\InvitedView;
-use App\Http\Schema\MemberView;
-use App\Http\Schema\PeopleView;
-use App\Http\Schema\SignInView;
 use App\Models\Invitation;
 use App\Models\User;
 use App\Support\Moment;
+use App\Views\InvitedView;
+use App\Views\MemberView;
+use App\Views\PeopleView;
+use App\Views\SignInView;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\ConnectionInterface;
 

@@ -4,132 +4,147 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\TapeEntry;
 use App\Models\Machine;
 use App\Models\User;
+use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
+use IronStart\Core\Check\Field;
+use IronStart\Core\Check\FieldType;
+use IronStart\Core\Check\Past;
+use IronStart\Core\Judge\Judge;
+use IronStart\Core\Sheet\EquipmentSheet;
+use IronStart\Core\Sheet\TypedOver;
 
 /**
- * What a bench starts with: figures of the equipment sheet and of what was read before. The sheet's names
- * are those of the checks' own fields.
+ * What the input of a check starts with: figures of the equipment sheet, what was recorded before, the job, the person.
+ * The fields of the checks say themselves what fills them.
  */
 final class Prefill
 {
-    /**
-     * @param list<TapeEntry> $tape newest first
-     * @return array<string, array<string, mixed>> by check
-     */
-    public function of(Machine $machine, User $person, array $tape): array
-    {
-        $average = self::lastAverage($tape);
-        $sheet = $this->ofSheet($machine);
-        $sheet['power.circuit'] += $average === null ? [] : ['line_voltage' => $average];
-        $sheet['power.control_voltage'] += $average === null ? [] : ['supply_average' => $average];
+    private const AT_THE_OLD_DISCONNECT = ['power.supply_identity', 'power.circuit', 'power.lockout'];
+    /** At the old disconnect the sheet of the new unit says nothing of it. */
+    private const OF_THE_OLD_UNIT = 'power.lockout';
 
-        return $sheet + [
-            'power.lockout' => ['tag_name' => $person->name],
-            'list.prestart' => ['job_type' => $machine->job->type],
-        ];
+    public function __construct(private readonly Judge $judge)
+    {
     }
 
-    /**
-     * What the sheet alone gives.
-     *
-     * @return array<string, array<string, mixed>> by check
-     */
-    public function ofSheet(Machine $machine): array
+    /** @return array<string, array<string, array<string, mixed>>> by check and subject */
+    public function of(Machine $machine, User $person, Past $past): array
     {
-        $electrical = $machine->sheet->body['electrical'] ?? [];
-        $plate = array_filter(['plate_voltage' => self::nominal($electrical)], self::isGiven(...));
-        $range = array_intersect_key($electrical, array_flip(['volts_min', 'volts_max', 'unbalance_limit']));
-        $motors = self::motors($electrical['motors'] ?? []);
-        $transformer = $electrical['transformer'] ?? [];
-
-        return [
-            'power.supply_identity' => $plate,
-            'power.voltage' => $plate + $range,
-            'power.circuit' => array_intersect_key($electrical, array_flip(['mca', 'mocp', 'terminal_rating', 'phases'])),
-            'power.control_voltage' => array_intersect_key($transformer, array_flip(['taps', 'secondary_nominal'])),
-            'power.rotation' => ['loads' => array_map(self::rotating(...), $motors)],
-            'power.running_amps' => ['loads' => array_map(self::running(...), $motors)],
-            'compressor.windings' => array_filter(['plate_ohms' => self::compressorOhms($electrical['motors'] ?? [])], self::isGiven(...)),
-        ];
-    }
-
-    /**
-     * Motors one by one, those of a pair numbered.
-     *
-     * @param list<array<string, mixed>> $motors
-     * @return list<array<string, mixed>>
-     */
-    private static function motors(array $motors): array
-    {
-        $each = [];
-        foreach ($motors as $motor) {
-            $count = (int) ($motor['quantity'] ?? 1);
-            for ($n = 1; $n <= $count; $n++) {
-                $each[] = ['name' => $count > 1 ? "{$motor['name']} $n" : $motor['name']] + $motor;
-            }
-        }
-
-        return $each;
-    }
-
-    /**
-     * @param array<string, mixed> $motor
-     * @return array<string, mixed>
-     */
-    private static function rotating(array $motor): array
-    {
-        return array_intersect_key($motor, array_flip(['name', 'kind', 'drive'])) + (isset($motor['amps']) ? ['plate_amps' => $motor['amps']] : []);
-    }
-
-    /**
-     * @param array<string, mixed> $motor
-     * @return array<string, mixed>
-     */
-    private static function running(array $motor): array
-    {
-        $plate = isset($motor['plate_points']) ? ['plate_points' => $motor['plate_points']] : ['plate_amps' => $motor['amps'] ?? null];
-
-        return array_intersect_key($motor, array_flip(['name', 'kind', 'phases'])) + array_filter($plate, self::isGiven(...));
-    }
-
-    private static function isGiven(mixed $value): bool
-    {
-        return $value !== null && $value !== '';
-    }
-
-    /** @param array<string, mixed> $electrical */
-    private static function nominal(array $electrical): string
-    {
-        return (string) ($electrical['plate_voltage'] ?? '');
-    }
-
-    /** @param list<array<string, mixed>> $motors */
-    private static function compressorOhms(array $motors): string
-    {
-        foreach ($motors as $motor) {
-            if (in_array($motor['kind'] ?? '', ['scroll', 'screw', 'reciprocating'], true) && isset($motor['ohms'])) {
-                return (string) $motor['ohms'];
-            }
-        }
-
-        return '';
-    }
-
-    /** @param list<TapeEntry> $tape */
-    private static function lastAverage(array $tape): ?string
-    {
-        foreach ($tape as $entry) {
-            if ($entry->check !== 'power.voltage' || $entry->suspect !== '') {
+        $sheet = Standings::sheet($machine);
+        $filled = [];
+        foreach ($this->judge->registry->ids() as $id) {
+            if ($id === 'job.gates') {
                 continue;
             }
-            $volts = array_filter($entry->readings, fn ($r): bool => in_array($r->path, ['volts_ab', 'volts_bc', 'volts_ca'], true));
-            if (count($volts) === 3) {
-                return round(array_sum(array_map(fn ($r): float => $r->canonical, $volts)) / 3, 1) . ' V';
+            foreach (self::subjects($id, $sheet) as $subject) {
+                $check = $this->judge->registry->get($id);
+                $input = self::brought($check, self::fromSheet($check, $sheet, $subject) + self::ofReader($check, $machine, $person), $past, $subject);
+                if ($input !== []) {
+                    $filled[$id][$subject] = $input;
+                }
             }
         }
 
-        return null;
+        return $filled;
+    }
+
+    /**
+     * What the sheet alone gives to a check about a subject.
+     *
+     * @return array<string, mixed>
+     */
+    public static function fromSheet(Check $check, EquipmentSheet $sheet, string $subject): array
+    {
+        return $check->id() === self::OF_THE_OLD_UNIT && $subject === 'old_disconnect' ? [] : $sheet->fill($check->fields(), $subject);
+    }
+
+    /**
+     * An input with what the record gives to it: what is never typed is taken from the record alone, the rest where
+     * nothing was given.
+     *
+     * @param array<string, mixed> $input
+     * @return array<string, mixed>
+     */
+    public static function brought(Check $check, array $input, Past $past, string $subject): array
+    {
+        if (! $check instanceof DrawsOnRecord) {
+            return $input;
+        }
+        $brought = $check::bringsIn($past, $subject);
+        foreach ($check->fields() as $field) {
+            if ($field->type === FieldType::Items && is_array($input[$field->name] ?? null)) {
+                $input[$field->name] = self::items($field, $input[$field->name], (array) ($brought[$field->name] ?? []));
+            } elseif ($field->type !== FieldType::Items && isset($brought[$field->name])) {
+                $input[$field->name] = $field->brought ? $brought[$field->name] : ($input[$field->name] ?? $brought[$field->name]);
+            }
+        }
+
+        return $input;
+    }
+
+    /** @return array<string, array<string, array<string, string>>> figures of the sheet by check, subject and field */
+    public function plate(Machine $machine): array
+    {
+        $sheet = Standings::sheet($machine);
+        $plate = [];
+        foreach ($this->judge->registry->ids() as $id) {
+            $check = $this->judge->registry->get($id);
+            foreach ($id === 'job.gates' ? [] : self::subjects($id, $sheet) as $subject) {
+                $figures = TypedOver::figures($check->fields(), self::fromSheet($check, $sheet, $subject));
+                if ($figures !== []) {
+                    $plate[$id][$subject] = $figures;
+                }
+            }
+        }
+
+        return $plate;
+    }
+
+    /**
+     * @param array<array-key, mixed> $items
+     * @param array<array-key, mixed> $brought members by the item's name
+     * @return list<mixed>
+     */
+    private static function items(Field $field, array $items, array $brought): array
+    {
+        $never = array_map(fn (Field $f): string => $f->name, array_filter($field->fields, fn (Field $f): bool => $f->brought));
+
+        return array_values(array_map(function (mixed $item) use ($never, $brought): mixed {
+            if (! is_array($item)) {
+                return $item;
+            }
+            $mine = $brought[is_string($item['name'] ?? null) ? $item['name'] : ''] ?? [];
+
+            return (is_array($mine) ? array_filter($mine, fn (mixed $v): bool => $v !== []) : []) + array_diff_key($item, array_flip($never));
+        }, $items));
+    }
+
+    /** @return array<string, mixed> */
+    private static function ofReader(Check $check, Machine $machine, User $person): array
+    {
+        $input = [];
+        foreach ($check->fields() as $field) {
+            if ($field->ofJob) {
+                $input[$field->name] = $machine->job->type;
+            } elseif ($field->ofReader) {
+                $input[$field->name] = $person->name;
+            }
+        }
+
+        return $input;
+    }
+
+    /** @return list<string> */
+    private static function subjects(string $check, EquipmentSheet $sheet): array
+    {
+        return match (true) {
+            $check === 'power.voltage' => ['machine', 'loaded'],
+            in_array($check, self::AT_THE_OLD_DISCONNECT, true) => ['machine', 'old_disconnect'],
+            $check === 'compressor.acid' => ['machine'],
+            str_starts_with($check, 'compressor.') => array_merge([], ...array_map(fn (array $c): array => array_map(fn (string $name): string => "compressor:$name", $c['compressors']), $sheet->circuits())) ?: ['machine'],
+            default => ['machine'],
+        };
     }
 }

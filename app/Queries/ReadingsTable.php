@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\TapeEntry;
 use App\Tables\CsvOut;
+use App\Views\TapeEntry;
 
 /** The figures of a machine as comma-separated values (RFC 4180, UTF-8): one line a reading, oldest first. */
 final class ReadingsTable

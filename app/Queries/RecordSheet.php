@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\InstrumentUsedView;
-use App\Http\Schema\OverrideView;
-use App\Http\Schema\RecordView;
-use App\Http\Schema\TapeEntry;
 use App\Models\Company;
 use App\Models\Machine;
 use App\Records\CompanyKeys;
 use App\Support\Moment;
+use App\Views\InstrumentUsedView;
+use App\Views\OverrideView;
+use App\Views\RecordView;
+use App\Views\TapeEntry;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use IronStart\Core\Chain\Seal;
@@ -43,7 +43,7 @@ final class RecordSheet
             model: (string) ($machine->sheet->body['model'] ?? ''),
             history: $machine->history,
             madeAt: Moment::iso(CarbonImmutable::now()),
-            status: $standing->gates->judgement->status->value,
+            status: $standing->gates->status()->value,
             answers: MachineScreen::gates($standing->lines),
             overrides: array_values($rows->where('kind', 'override')->map(fn (\stdClass $row): OverrideView => new OverrideView(
                 (int) $row->gate,
@@ -59,7 +59,7 @@ final class RecordSheet
             verdicts: count(array_filter($evidence, fn (TapeEntry $e): bool => $e->kind === 'check')),
             items: JobParts::items($standing->tape),
             partsOut: JobParts::out($standing->tape),
-            facts: $this->parts->facts($machine->job),
+            facts: $this->parts->facts($machine),
             signOff: SignOffs::of($rows, $standing->tape),
             recordId: $machine->record_id,
             digest: $machine->digest,

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\SheetRowView;
-use App\Http\Schema\SheetVersionView;
-use App\Http\Schema\SheetView;
 use App\Models\Machine;
 use App\Models\Sheet;
 use App\Models\SheetVersion;
 use App\Models\User;
 use App\Support\CurrentCompany;
 use App\Support\Moment;
+use App\Views\SheetRowView;
+use App\Views\SheetVersionView;
+use App\Views\SheetView;
 use Illuminate\Database\ConnectionInterface;
 
 /** The shelf of equipment sheets, with all versions of each. */

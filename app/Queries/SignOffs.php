@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\SignatureView;
-use App\Http\Schema\SignOffView;
 use App\Support\Moment;
+use App\Views\SignatureView;
+use App\Views\SignOffView;
 use Illuminate\Support\Collection;
 
 /** Who has reviewed and signed a tape, and what was written since. */

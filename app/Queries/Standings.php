@@ -4,20 +4,25 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\PutBackView;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\SheetVersion;
+use App\Views\PutBackView;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use IronStart\Core\Judge\Judge;
+use IronStart\Core\Gate\FactPlace;
+use IronStart\Core\Gate\GateInput;
+use IronStart\Core\Gate\Gates;
+use IronStart\Core\Gate\Job;
+use IronStart\Core\Gate\JobType;
+use IronStart\Core\Sheet\EquipmentSheet;
 use IronStart\Core\Wording\GateSpeaker;
 
 /** Judges the gates of machines, with the same few queries for one as for a hundred. */
 final class Standings
 {
-    public function __construct(private readonly Judge $judge, private readonly GateSpeaker $speaker)
+    public function __construct(private readonly GateSpeaker $speaker)
     {
     }
 
@@ -34,15 +39,15 @@ final class Standings
             ->select(['put_backs.machine_id', 'put_backs.id', 'what', 'shuts', 'put_back_closings.id as closing'])
             ->selectRaw('EXISTS (SELECT 1 FROM put_backs_left l WHERE l.company_id = put_backs.company_id AND l.put_back_id = put_backs.id) AS is_left')
             ->toBase()->get()->groupBy('machine_id');
-        $circuits = SheetVersion::query()->whereIn('id', $machines->pluck('sheet_version_id')->filter()->unique()->all())
-            ->selectRaw("id, body->'circuits' AS circuits")->toBase()->pluck('circuits', 'id');
+        $sheets = SheetVersion::query()->whereIn('id', $machines->pluck('sheet_version_id')->filter()->unique()->all())->get()->keyBy('id');
         $standings = [];
         foreach ($machines as $machine) {
             $standings[$machine->id] = $this->judge(
                 $machine,
-                self::circuits($circuits[$machine->sheet_version_id] ?? null),
+                new EquipmentSheet($sheets[$machine->sheet_version_id]->body ?? []),
                 TapeState::from($rows[$machine->id] ?? []),
                 $putBacks[$machine->id] ?? collect(),
+                false,
             );
         }
 
@@ -59,7 +64,7 @@ final class Standings
     {
         $out = array_map(fn (PutBackView $v): \stdClass => (object) ['id' => $v->id, 'what' => $v->what, 'shuts' => json_encode($v->shuts), 'closing' => $v->closed ? 1 : null, 'is_left' => $v->left !== ''], $putBack);
 
-        return $this->judge($machine, self::circuits(json_encode($machine->sheet->body['circuits'] ?? [])), TapeState::from($rows->whereIn('kind', TapeState::KINDS)), collect($out));
+        return $this->judge($machine, self::sheet($machine), TapeState::from($rows->whereIn('kind', TapeState::KINDS)), collect($out), true);
     }
 
     /** What a machine's tape comes to, without judging it. */
@@ -68,11 +73,16 @@ final class Standings
         return TapeState::from($this->rows([$machine->id], null));
     }
 
-    /** @return list<string> the circuits and compressors of a machine with its sheet loaded, as subjects */
+    public static function sheet(Machine $machine): EquipmentSheet
+    {
+        return new EquipmentSheet($machine->loadMissing('sheet')->sheet->body ?? []);
+    }
+
+    /** @return list<string> the circuits and compressors of a machine, as subjects */
     public static function parts(Machine $machine): array
     {
         $parts = [];
-        foreach (self::circuits(json_encode($machine->sheet->body['circuits'] ?? [])) as $circuit) {
+        foreach (self::sheet($machine)->circuits() as $circuit) {
             $parts[] = "circuit:{$circuit['name']}";
             array_push($parts, ...array_map(fn (string $c): string => "compressor:$c", $circuit['compressors']));
         }
@@ -86,19 +96,16 @@ final class Standings
     }
 
     /**
-     * The gates that were shut when something was written that stands at this moment.
+     * As it was when something was written that stands at this moment. What was to be put back is left aside where the
+     * moment is past: its entries bear no moment of their own.
      *
      * @param int|null $moment milliseconds; null for now
-     * @return list<int>
      */
-    public function shutBefore(Machine $machine, ?int $moment): array
+    public function before(Machine $machine, ?int $moment): Standing
     {
-        $standing = $moment === null
+        return $moment === null
             ? $this->ofOne($machine)
-            : $this->judge($machine, self::circuits(json_encode($machine->loadMissing('sheet')->sheet->body['circuits'] ?? [])), TapeState::from($this->rows([$machine->id], $moment)), collect());
-        $shut = $standing->gates->judgement->values['shut']->value;
-
-        return is_array($shut) ? array_values(array_map(intval(...), $shut)) : [];
+            : $this->judge($machine, self::sheet($machine), TapeState::from($this->rows([$machine->id], $moment)), collect(), false);
     }
 
     /**
@@ -115,7 +122,7 @@ final class Standings
             ->leftJoin('overrides', Entry::beside('overrides'))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
             ->select(['entries.machine_id', 'entries.at', 'entries.kind', 'entries.user_id', 'entries.about', 'entries.details', 'entries.reason', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'suspect_marks.target_at', 'overrides.gate', 'overrides.role'])
-            ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\' AS next')
+            ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\'->>0 AS next')
             ->toBase()->get();
     }
 
@@ -124,60 +131,44 @@ final class Standings
         return CarbonImmutable::createFromTimestampMsUTC($milliseconds)->format(Entry::MOMENT);
     }
 
-    /**
-     * @param list<array{name: string, compressors: list<string>}> $circuits
-     * @param Collection<int, \stdClass> $putBacks
-     */
-    private function judge(Machine $machine, array $circuits, TapeState $state, Collection $putBacks): Standing
+    /** @param Collection<int, \stdClass> $putBacks */
+    private function judge(Machine $machine, EquipmentSheet $sheet, TapeState $state, Collection $putBacks, bool $withOrder): Standing
     {
         $out = $list = [];
         foreach ($putBacks as $row) {
-            $list[] = ['id' => (string) $row->id, 'closed' => $row->closing !== null, 'explained' => (bool) $row->is_left, 'shuts' => json_decode($row->shuts, true)];
+            $list[] = ['id' => (string) $row->id, 'closed' => $row->closing !== null, 'explained' => (bool) $row->is_left, 'shuts' => array_map(intval(...), (array) json_decode($row->shuts, true))];
             if ($row->closing === null) {
                 $out[(string) $row->id] = $row->what;
             }
         }
-        $gates = $this->judge->judge('job.gates', self::input($machine, $circuits, $state, $list), 'us');
+        $job = self::job($machine, $sheet, $state);
+        $gates = Gates::of($job, $state->recorded, new GateInput($list, $state->overrides, array_values($state->disabled()), $state->signatures(), $state->openItems(), $state->supplyChangedAt), $withOrder);
+        $words = $state->words($job, $out);
+        $lines = $this->speaker->lines($gates, $words);
 
-        return new Standing($gates, $this->speaker->lines($gates->judgement, $state->words($out)), $out, $state);
+        return new Standing($gates, $job, $lines, $out, $this->speaker->refused($gates, $lines, $words), $this->speaker->next($gates, $words), $state);
     }
 
-    /**
-     * @param list<array{name: string, compressors: list<string>}> $circuits
-     * @param list<array<string, mixed>> $putBack
-     * @return array<string, mixed>
-     */
-    private static function input(Machine $machine, array $circuits, TapeState $state, array $putBack): array
+    private static function job(Machine $machine, EquipmentSheet $sheet, TapeState $state): Job
     {
         $job = $machine->job;
-        $only = fn (string ...$names): \Closure => fn (array $row): array => array_intersect_key($row, array_flip($names));
+        $circuits = $sheet->circuits();
+        // The old unit of a replacement has a sheet of its own, if any: what it ships with opens the new one's circuits.
+        $opened = $sheet->opened();
 
-        return array_filter([
-            'job_type' => $job->type,
-            'start_up_only' => $job->start_up_only,
-            'asked' => $job->asked,
-            'facts' => $job->facts,
-            'circuits' => array_map(fn (array $c): string => $c['name'], $circuits),
-            'compressors' => array_merge([], ...array_map(fn (array $c): array => $c['compressors'], $circuits)),
-            'recorded' => $state->recorded,
-            'put_back' => $putBack,
-            'overrides' => $state->overrides,
-            'disabled' => array_values(array_map($only('subject', 'why', 'wire', 'who', 'at'), $state->disabled)),
-            'signatures' => $state->signatures(),
-            'open_items' => $state->openItems(),
-            'supply_changed_at' => $state->supplyChangedAt,
-        ], fn (mixed $value): bool => $value !== [] && $value !== null);
-    }
-
-    /** @return list<array{name: string, compressors: list<string>}> */
-    private static function circuits(mixed $json): array
-    {
-        $circuits = is_string($json) ? json_decode($json, true) : [];
-        $read = [];
-        foreach (is_array($circuits) ? $circuits : [] as $circuit) {
-            $read[] = ['name' => (string) $circuit['name'], 'compressors' => array_values(array_map(strval(...), $circuit['compressors'] ?? []))];
-        }
-
-        return $read;
+        return Job::of(
+            JobType::from($job->type),
+            $job->start_up_only,
+            array_values(array_map(intval(...), $job->asked)),
+            FactPlace::together($job->facts, $machine->facts, $sheet->facts()),
+            array_map(fn (array $c): string => $c['name'], $circuits),
+            array_merge([], ...array_map(fn (array $c): array => $c['compressors'], $circuits)),
+            $opened,
+            [],
+            [],
+            [],
+            [],
+            $state->recorded,
+        );
     }
 }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\PhotoView;
-use App\Http\Schema\PutBackView;
-use App\Http\Schema\ReadingView;
-use App\Http\Schema\TapeEntry;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\SuspectMark;
 use App\Support\Moment;
+use App\Views\PhotoView;
+use App\Views\PutBackView;
+use App\Views\ReadingView;
+use App\Views\TapeEntry;
 use Illuminate\Database\ConnectionInterface;
 use Illuminate\Support\Collection;
 use IronStart\Core\Wording\Phrases;
@@ -43,7 +43,7 @@ final class TapeReader
             ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
             ->leftJoin('put_backs as opened', fn ($join) => $join->on('opened.company_id', '=', 'entries.company_id')->on('opened.machine_id', '=', 'entries.machine_id')->on('opened.entry_id', '=', 'entries.id'))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
-            ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\' AS next')
+            ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\'->>0 AS next, verdicts.said->\'values\' AS said_values')
             ->toBase()
             ->addSelect(['entries.at', 'entries.kind', 'entries.user_id', 'users.name as who', 'entries.device_at', 'entries.recorded_at', 'entries.placed_at', 'entries.correction_ms', 'entries.about', 'entries.details', 'suspect_marks.target_at', 'entries.supersedes', 'entries.out_of_order', 'entries.reason',
                 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.marginal', 'verdicts.codes', 'verdicts.input', 'verdicts.said',

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use IronStart\Core\Gate\Job;
+use IronStart\Core\Gate\Recorded;
+use IronStart\Core\Verdict\Status;
 use IronStart\Core\Wording\GateWords;
 
 /**
@@ -19,13 +22,13 @@ final class TapeState
     /** What a signature must come after: everything that says something of the machine. */
     private const SAYS = ['check', 'override', 'part_disabled', 'part_enabled', 'item_opened', 'item_owned', 'item_done', 'supply_work', 'suspect'];
 
-    /** @var list<array<string, mixed>> as job.gates takes them */
+    /** @var list<Recorded> */
     public array $recorded = [];
 
-    /** @var list<array{gate: int, role: string, reason: string, at: int}> */
+    /** @var list<array{gate: int, role: string, reason: string, at: float}> */
     public array $overrides = [];
 
-    /** @var array<string, array{subject: string, what: string, why: string, wire: string, who: string, at: int, entry: int}> by subject, what is out of service */
+    /** @var array<string, array{subject: string, what: string, why: string, wire: string, who: string, fans: list<string>, at: int, entry: int}> by subject, what is out of service */
     public array $disabled = [];
 
     /** @var array<string, array{role: string, at: int, entry: int}> the last of each role */
@@ -34,7 +37,7 @@ final class TapeState
     /** @var array<int, array{what: string, owner: string, due: string, check: string, subject: string, done: string}> by the entry that opened it */
     public array $items = [];
 
-    public ?int $supplyChangedAt = null;
+    public ?float $supplyChangedAt = null;
 
     /** The entry of the last review, and the last that arrived of those that say something of the machine. */
     public int $reviewed = 0;
@@ -44,7 +47,7 @@ final class TapeState
     /** @var array{entry: int, user: int, what: string}|null a question nobody has answered yet */
     public ?array $asked = null;
 
-    /** @var array<string, array{headline: string, next: list<string>}> the last words of each check and subject */
+    /** @var array<string, array{check: string, subject: string, headline: string, next: string}> the last words of each check and subject */
     public array $said = [];
 
     /** @param iterable<\stdClass> $rows in the order of their places */
@@ -66,28 +69,34 @@ final class TapeState
         return $state;
     }
 
-    /** @return list<array<string, string>> as job.gates takes them: those nobody has done yet */
+    /** @return list<array{id: string, owned: bool, check: string, subject: string}> those nobody has done yet */
     public function openItems(): array
     {
         $open = [];
         foreach ($this->items as $id => $item) {
             if ($item['done'] === '') {
-                $open[] = ['id' => (string) $id] + array_filter(array_diff_key($item, ['what' => 0, 'done' => 0]), fn (string $v): bool => $v !== '');
+                $open[] = ['id' => (string) $id, 'owned' => $item['owner'] !== '' && $item['due'] !== '', 'check' => $item['check'], 'subject' => $item['subject'] === '' ? 'machine' : $item['subject']];
             }
         }
 
         return $open;
     }
 
+    /** @return array<string, array{subject: string, complete: bool, at: float}> tags as the gates take them */
+    public function disabled(): array
+    {
+        return array_map(fn (array $d): array => ['subject' => $d['subject'], 'complete' => $d['why'] !== '' && $d['wire'] !== '' && $d['who'] !== '', 'at' => (float) $d['at']], $this->disabled);
+    }
+
     /**
      * As job.gates takes them. A signature is for what lay before the person: an entry that arrived since, wherever
      * it stands in time, was not among it.
      *
-     * @return list<array{role: string, at: int}>
+     * @return list<array{role: string, at: float}>
      */
     public function signatures(): array
     {
-        return array_values(array_map(fn (array $s): array => ['role' => $s['role'], 'at' => $s['entry'] > $this->lastSaid ? $s['at'] : 0], $this->signatures));
+        return array_values(array_map(fn (array $s): array => ['role' => $s['role'], 'at' => $s['entry'] > $this->lastSaid ? (float) $s['at'] : 0.0], $this->signatures));
     }
 
     public function isReviewed(): bool
@@ -96,9 +105,13 @@ final class TapeState
     }
 
     /** @param array<array-key, string> $putBack what is out, by the id of its entry */
-    public function words(array $putBack): GateWords
+    public function words(Job $job, array $putBack): GateWords
     {
-        $items = $deferred = [];
+        $items = $deferred = $headlines = $next = [];
+        foreach ($this->said as $said) {
+            $name = "{$said['check']}:{$job->plain($said['check'], $said['subject'])}";
+            [$headlines[$name], $next[$name]] = [$said['headline'], $said['next']];
+        }
         foreach ($this->items as $id => $item) {
             if ($item['done'] !== '') {
                 continue;
@@ -110,11 +123,12 @@ final class TapeState
         }
 
         return new GateWords(
-            array_map(fn (array $words): string => $words['headline'], $this->said),
+            $headlines,
             $putBack,
             $items,
             $deferred,
             array_values(array_map(fn (array $part): string => "{$part['what']}: {$part['why']}", $this->disabled)),
+            array_filter($next, fn (string $n): bool => $n !== ''),
         );
     }
 
@@ -125,8 +139,8 @@ final class TapeState
         }
         match ($row->kind) {
             'check' => $this->check($row, $rank, $suspect),
-            'override' => $this->overrides[] = ['gate' => $row->gate, 'role' => $row->role, 'reason' => $row->reason, 'at' => $rank],
-            'supply_work' => $this->supplyChangedAt = $rank,
+            'override' => $this->overrides[] = ['gate' => $row->gate, 'role' => $row->role, 'reason' => $row->reason, 'at' => (float) $rank],
+            'supply_work' => $this->supplyChangedAt = (float) $rank,
             'reviewed' => $this->reviewed = $row->at,
             default => $this->other($row, $rank),
         };
@@ -134,9 +148,9 @@ final class TapeState
 
     private function check(\stdClass $row, int $rank, bool $suspect): void
     {
-        $this->recorded[] = ['check' => $row->check, 'subject' => $row->subject, 'status' => $row->status, 'codes' => json_decode($row->codes, true), 'at' => $rank, 'suspect' => $suspect];
+        $this->recorded[] = new Recorded($row->check, $row->subject, Status::from($row->status), array_values((array) json_decode($row->codes, true)), (float) $rank, $suspect);
         if (! $suspect) {
-            $this->said["$row->check:$row->subject"] = ['headline' => (string) $row->headline, 'next' => (array) json_decode($row->next ?? '[]', true)];
+            $this->said["$row->check:$row->subject"] = ['check' => $row->check, 'subject' => $row->subject, 'headline' => (string) $row->headline, 'next' => (string) $row->next];
         }
     }
 
@@ -145,7 +159,7 @@ final class TapeState
         $details = json_decode($row->details ?? '{}', true);
         $told = fn (string $name): string => is_string($details[$name] ?? null) ? $details[$name] : '';
         match ($row->kind) {
-            'part_disabled' => $this->disabled[$told('subject')] = ['subject' => $told('subject'), 'what' => $told('what'), 'why' => $told('why'), 'wire' => $told('wire'), 'who' => $told('who'), 'at' => $rank, 'entry' => $row->at],
+            'part_disabled' => $this->disabled[$told('subject')] = ['subject' => $told('subject'), 'what' => $told('what'), 'why' => $told('why'), 'wire' => $told('wire'), 'who' => $told('who'), 'fans' => array_values(array_filter((array) ($details['fans'] ?? []), is_string(...))), 'at' => $rank, 'entry' => $row->at],
             'part_enabled' => $this->enable($told('subject')),
             'item_opened' => $this->items[$row->at] = ['what' => $told('what'), 'owner' => $told('owner'), 'due' => $told('due'), 'check' => $told('check'), 'subject' => $told('subject'), 'done' => ''],
             'item_owned' => $this->change($row->about, ['owner' => $told('owner'), 'due' => $told('due')]),

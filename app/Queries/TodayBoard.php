@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Http\Schema\TodayJob;
-use App\Http\Schema\TodayLead;
-use App\Http\Schema\TodayMachine;
-use App\Http\Schema\TodayView;
 use App\Models\Machine;
 use App\Models\SiteJob;
 use App\Models\User;
+use App\Views\TodayJob;
+use App\Views\TodayLead;
+use App\Views\TodayMachine;
+use App\Views\TodayView;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use IronStart\Core\Wording\GateLine;
@@ -59,7 +59,7 @@ final class TodayBoard
 
     private static function machine(Machine $machine, Standing $standing, SiteJob $job): TodayMachine
     {
-        $gate = $standing->current();
+        $gate = $standing->gates->current;
         $line = $gate === null ? null : $standing->line($gate);
 
         return new TodayMachine(
@@ -70,9 +70,9 @@ final class TodayBoard
             array_map(fn (GateLine $l): string => $l->state, $standing->lines),
             $gate,
             $line->question ?? '',
-            $line->sentence ?? $standing->gates->headline,
-            $standing->gates->judgement->status->value,
-            $standing->next(),
+            $line->sentence ?? '',
+            $standing->gates->status()->value,
+            $standing->next,
             array_values($job->people->pluck('name')->all()),
             array_merge([], ...array_map(fn (GateLine $l): array => array_map(fn (string $note): string => "$l->name: $note", $l->notes), $standing->lines)),
         );
@@ -86,31 +86,31 @@ final class TodayBoard
      */
     private static function lead(Collection $machines, array $standings): ?TodayLead
     {
-        $unfinished = $machines->filter(fn (Machine $m): bool => $standings[$m->id]->current() !== null);
+        $unfinished = $machines->filter(fn (Machine $m): bool => $standings[$m->id]->gates->current !== null);
         $first = $unfinished->sortBy([
             fn (Machine $a, Machine $b): int => self::urgency($standings[$a->id]) <=> self::urgency($standings[$b->id]),
             fn (Machine $a, Machine $b): int => self::begun($standings[$b->id]) <=> self::begun($standings[$a->id]),
-            fn (Machine $a, Machine $b): int => $standings[$a->id]->current() <=> $standings[$b->id]->current(),
+            fn (Machine $a, Machine $b): int => $standings[$a->id]->gates->current <=> $standings[$b->id]->gates->current,
             fn (Machine $a, Machine $b): int => $a->id <=> $b->id,
         ])->first();
         if ($first === null) {
             return null;
         }
         $standing = $standings[$first->id];
-        $line = $standing->line((int) $standing->current());
+        $line = $standing->line((int) $standing->gates->current);
 
         return new TodayLead(
             $first->id,
             $first->name,
-            $standing->gates->judgement->status->value,
+            $standing->gates->status()->value,
             $line->state === 'stopped' ? $line->sentence : "{$first->job->site->name}, $first->place: $line->question",
-            $standing->next(),
+            $standing->next,
         );
     }
 
     private static function urgency(Standing $standing): int
     {
-        return self::URGENCY[$standing->gates->judgement->status->value];
+        return self::URGENCY[$standing->gates->status()->value];
     }
 
     private static function begun(Standing $standing): int

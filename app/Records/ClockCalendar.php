@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
-use App\Http\Schema\ClockView;
+use App\Views\ClockView;
 use Sabre\VObject\Component\VCalendar;
 
 /** Clocks as a calendar (iCalendar, RFC 5545): one event at each end, that rings. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
-use App\Http\Schema\TapeEntry;
+use App\Views\TapeEntry;
 
 /** The drawings of the paper record, as SVG: what was seen on the bench, and how people signed. */
 final class Drawings

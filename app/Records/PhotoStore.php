@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
-use App\Http\Problems\Problem;
+use App\Refusals\Refusal;
 
 /**
  * Keeps pictures outside what the web server serves: turned upright, at most so large, written anew as JPEG, so that
@@ -24,20 +24,20 @@ final class PhotoStore
 
     /**
      * @return array{sha256: string, bytes: int, width: int, height: int}
-     * @throws Problem when it is no picture, too large, or there is no room for it
+     * @throws Refusal when it is no picture, too large, or there is no room for it
      */
     public function keep(int $companyId, string $given): array
     {
-        $size = strlen($given) <= self::BYTES ? @getimagesizefromstring($given) : throw Problem::tooLarge('A picture has at most ' . intdiv(self::BYTES, 1_048_576) . ' MB.');
+        $size = strlen($given) <= self::BYTES ? @getimagesizefromstring($given) : throw Refusal::tooLarge('A picture has at most ' . intdiv(self::BYTES, 1_048_576) . ' MB.');
         if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
-            throw Problem::field('photo', null, 'a picture: JPEG, PNG or WebP');
+            throw Refusal::field('photo', null, 'a picture: JPEG, PNG or WebP');
         }
         if ($size[0] * $size[1] > self::PIXELS) {
-            throw Problem::tooLarge('A picture has at most ' . intdiv(self::PIXELS, 1_000_000) . ' million points.');
+            throw Refusal::tooLarge('A picture has at most ' . intdiv(self::PIXELS, 1_000_000) . ' million points.');
         }
         $image = @imagecreatefromstring($given);
         if ($image === false) {
-            throw Problem::field('photo', null, 'a picture that can be read to its end');
+            throw Refusal::field('photo', null, 'a picture that can be read to its end');
         }
         $small = self::shrunk(self::upright($image, $given, $size[2]));
         ob_start();
@@ -75,7 +75,7 @@ final class PhotoStore
         $draft = "$path." . bin2hex(random_bytes(6));
         if (! $isThere || @file_put_contents($draft, $jpeg) !== strlen($jpeg) || ! @rename($draft, $path)) {
             @unlink($draft);
-            throw Problem::noRoom();
+            throw Refusal::noRoom();
         }
     }
 

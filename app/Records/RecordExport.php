@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Records;
 
-use App\Http\Schema\GateView;
-use App\Http\Schema\MissingView;
-use App\Http\Schema\RecordView;
 use App\Models\Machine;
+use App\Views\GateView;
+use App\Views\MissingView;
+use App\Views\RecordView;
 use Illuminate\Database\ConnectionInterface;
 use IronStart\Core\Chain\Chain;
 use IronStart\Core\Chain\RecordProof;

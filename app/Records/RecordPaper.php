@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Records;
 
-use App\Http\Schema\PhotoView;
-use App\Http\Schema\RecordView;
-use App\Http\Schema\TapeEntry;
 use App\Models\Entry;
 use App\Models\Machine;
+use App\Views\PhotoView;
+use App\Views\RecordView;
+use App\Views\TapeEntry;
 use Carbon\CarbonImmutable;
 use IronStart\Core\Wording\Phrases;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Http\Problems\Problem;
 use App\Models\User;
+use App\Refusals\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 
@@ -20,19 +20,19 @@ final class DeviceHeaders
 
         return is_string($device) && preg_match('/^[A-Za-z0-9._-]{0,64}$/', $device) === 1
             ? $device
-            : throw Problem::field('X-Device', $device, 'at most 64 letters, digits, dots, dashes or underscores');
+            : throw Refusal::field('X-Device', $device, 'at most 64 letters, digits, dots, dashes or underscores');
     }
 
     /**
      * X-Device-Time is when it was written and X-Device-Sent when it was sent, both by the device's own clock.
      *
-     * @throws Problem when one of them is not an ISO date-time with its zone
+     * @throws Refusal when one of them is not an ISO date-time with its zone
      */
     public static function stamp(Request $request): Stamp
     {
         $person = $request->user();
         if (! $person instanceof User) {
-            throw Problem::notSignedIn();
+            throw Refusal::notSignedIn();
         }
         $now = CarbonImmutable::now();
 
@@ -46,7 +46,7 @@ final class DeviceHeaders
             return null;
         }
         if (! is_string($at) || preg_match(self::ISO, $at) !== 1) {
-            throw Problem::field($header, $at, 'a date and time with its zone, such as 2026-05-04T09:30:00Z');
+            throw Refusal::field($header, $at, 'a date and time with its zone, such as 2026-05-04T09:30:00Z');
         }
 
         return CarbonImmutable::parse($at);

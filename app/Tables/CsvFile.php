@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tables;
 
-use App\Http\Problems\Problem;
+use App\Refusals\Refusal;
 
 /**
  * A file of comma-separated values (RFC 4180, UTF-8) as rows by column; semicolons and tabs are taken too.
@@ -23,16 +23,16 @@ final readonly class CsvFile
     /**
      * @param list<string> $columns that may stand in it
      * @param list<string> $wanted that must
-     * @throws Problem when it can't be read as such a file
+     * @throws Refusal when it can't be read as such a file
      */
     public static function read(string $bytes, array $columns, array $wanted): self
     {
         if (strlen($bytes) > self::BYTES) {
-            throw Problem::tooLarge('A file has at most ' . intdiv(self::BYTES, 1_048_576) . ' MB: send it in parts.');
+            throw Refusal::tooLarge('A file has at most ' . intdiv(self::BYTES, 1_048_576) . ' MB: send it in parts.');
         }
         $text = str_starts_with($bytes, "\xef\xbb\xbf") ? substr($bytes, 3) : $bytes;
         if (! mb_check_encoding($text, 'UTF-8') || str_contains($text, "\0")) {
-            throw Problem::field('file', null, 'text in UTF-8: save it as "CSV UTF-8"');
+            throw Refusal::field('file', null, 'text in UTF-8: save it as "CSV UTF-8"');
         }
         $stream = fopen('php://temp', 'r+');
         assert($stream !== false);
@@ -42,7 +42,7 @@ final readonly class CsvFile
         $between = substr_count($first, ';') > substr_count($first, ',') ? ';' : (str_contains($first, "\t") ? "\t" : ',');
         $head = array_map(fn (?string $name): string => mb_strtolower(trim((string) $name)), fgetcsv($stream, null, $between, '"', '') ?: []);
         if (array_diff($head, $columns) !== [] || array_diff($wanted, $head) !== [] || count($head) !== count(array_unique($head))) {
-            throw Problem::field('file', implode(', ', $head), 'a first line of column names: ' . implode(', ', $wanted) . ' and, if known, ' . implode(', ', array_diff($columns, $wanted)));
+            throw Refusal::field('file', implode(', ', $head), 'a first line of column names: ' . implode(', ', $wanted) . ' and, if known, ' . implode(', ', array_diff($columns, $wanted)));
         }
 
         return new self(self::rows($stream, $between, $head), hash('sha256', $bytes));
@@ -61,7 +61,7 @@ final readonly class CsvFile
                 continue;
             }
             if (count($rows) >= self::ROWS) {
-                throw Problem::tooLarge('A file has at most ' . self::ROWS . ' rows: send it in parts.');
+                throw Refusal::tooLarge('A file has at most ' . self::ROWS . ' rows: send it in parts.');
             }
             $cells = array_map(fn (?string $cell): string => self::text((string) $cell), array_pad(array_slice($cells, 0, count($head)), count($head), ''));
             $rows[] = ['line' => $line, 'cells' => array_combine($head, $cells)];

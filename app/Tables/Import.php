@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Tables;
 
-use App\Http\Problems\Problem;
-use App\Http\Schema\ImportRowView;
-use App\Http\Schema\ImportView;
 use App\Models\User;
+use App\Refusals\Refusal;
 use App\Support\CurrentCompany;
 use App\Support\OfficeLog;
+use App\Views\ImportRowView;
+use App\Views\ImportView;
 use Illuminate\Database\ConnectionInterface;
 
 /** Brings a table in: first looked at row by row, then all of it or nothing. */
@@ -41,7 +41,7 @@ abstract class Import
      */
     abstract protected function make(array $rows): int;
 
-    /** @throws Problem */
+    /** @throws Refusal */
     public function preview(string $bytes): ImportView
     {
         $file = CsvFile::read($bytes, static::columns(), static::wanted());
@@ -51,20 +51,20 @@ abstract class Import
 
     /**
      * @param string $digest of the file that was looked at
-     * @throws Problem when it is another file, or a row is wrong
+     * @throws Refusal when it is another file, or a row is wrong
      */
     public function bring(User $by, string $bytes, string $digest): ImportView
     {
         $file = CsvFile::read($bytes, static::columns(), static::wanted());
         if ($file->digest !== $digest) {
-            throw Problem::field('digest', $digest, 'the digest of the file that was looked at');
+            throw Refusal::field('digest', $digest, 'the digest of the file that was looked at');
         }
 
         return $this->db->transaction(function () use ($by, $file): ImportView {
             $rows = $this->check($file);
             $wrong = array_values(array_filter($rows, fn (array $row): bool => $row['problems'] !== []));
             if ($wrong !== []) {
-                throw Problem::rows(count($wrong), array_map(fn (array $row): string => "Line {$row['line']}: " . implode(' ', $row['problems']), array_slice($wrong, 0, self::SHOWN)));
+                throw Refusal::rows(count($wrong), array_map(fn (array $row): string => "Line {$row['line']}: " . implode(' ', $row['problems']), array_slice($wrong, 0, self::SHOWN)));
             }
             $made = $this->make(array_column($rows, 'row'));
             $this->log->say($by->id, 'imported', "$made rows");

@@ -78,7 +78,7 @@ final class DemoSeeder extends Seeder
             $made->people()->attach(array_map(fn (string $name): int => self::person($name)->id, $job['people']));
             foreach ($job['machines'] as $position => $machine) {
                 Machine::query()->create([
-                    'site_job_id' => $made->id, 'name' => $machine['name'], 'place' => $machine['place'], 'serial' => $machine['serial'], 'summary' => $machine['summary'],
+                    'site_job_id' => $made->id, 'facts' => array_fill_keys($machine['facts'] ?? [], true), 'name' => $machine['name'], 'place' => $machine['place'], 'serial' => $machine['serial'], 'summary' => $machine['summary'],
                     'history' => $machine['history'] ?? '', 'position' => $position, 'sheet_version_id' => self::sheet($machine['sheet']),
                 ]);
             }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\KeepSheet;
-use App\Http\Problems\Problem;
+use App\Refusals\Refusal;
 use App\Support\CurrentCompany;
 use App\Support\Role;
 
@@ -79,7 +79,7 @@ final class SheetTest extends FeatureTestCase
         try {
             app(KeepSheet::class)->keep((string) json_encode($sheet));
             self::fail('it was kept');
-        } catch (Problem $problem) {
+        } catch (Refusal $problem) {
             self::assertSame(422, $problem->status);
             self::assertStringStartsWith('sheet', (string) $problem->members['field']);
         }

@@ -15,7 +15,7 @@ use Carbon\CarbonImmutable;
 /** Writes, on a machine's tape, a clear verdict of all its gates still ask for, as if each had been measured. */
 final class Answered
 {
-    private const CODES = ['power.rotation' => ['proved'], 'vrf.commission' => ['script_done']];
+    private const CODES = ['power.rotation' => ['proved'], 'vrf.commission' => ['script_done'], 'run.first_start' => ['first_run_good'], 'power.dials' => ['dials_proved'], 'controls.sequence' => ['sequence_proved'], 'controls.alarms' => ['baseline_kept']];
 
     public function __construct(private readonly Tape $tape, private readonly Standings $standings)
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Problems\Problem;
+use App\Refusals\Refusal;
 use Illuminate\Http\Request;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
@@ -17,7 +17,7 @@ final class Body
     {
         $body = json_decode($request->getContent());
 
-        return $body instanceof \stdClass ? $body : throw Problem::field('', null, 'one JSON object');
+        return $body instanceof \stdClass ? $body : throw Refusal::field('', null, 'one JSON object');
     }
 
     /** @return array<string, mixed> */
@@ -30,7 +30,7 @@ final class Body
     {
         $value = self::object($request)->{$name} ?? null;
         if (! is_string($value) || trim($value) === '' || mb_strlen($value) > $length) {
-            throw Problem::field($name, $value, "a text of 1 to $length characters");
+            throw Refusal::field($name, $value, "a text of 1 to $length characters");
         }
 
         return $value;
@@ -40,14 +40,14 @@ final class Body
     {
         $value = $body->{$name} ?? '';
 
-        return is_string($value) && mb_strlen($value) <= $length ? $value : throw Problem::field($name, $value, "a text of at most $length characters");
+        return is_string($value) && mb_strlen($value) <= $length ? $value : throw Refusal::field($name, $value, "a text of at most $length characters");
     }
 
     public static function whole(\stdClass $body, string $name, int $min, int $max): ?int
     {
         $value = $body->{$name} ?? null;
         if ($value !== null && (! is_int($value) || $value < $min || $value > $max)) {
-            throw Problem::field($name, $value, "a whole number from $min to $max");
+            throw Refusal::field($name, $value, "a whole number from $min to $max");
         }
 
         return $value;
@@ -60,7 +60,7 @@ final class Body
         foreach (is_array($given) ? $given : [] as $kind => $unit) {
             $known = Kind::tryFrom((string) $kind);
             if ($known === null || ! is_string($unit) || ! Units::knows($known, $unit)) {
-                throw Problem::field("fieldUnits.$kind", $unit, $known === null ? 'a kind of quantity' : implode(', ', Units::of($known)));
+                throw Refusal::field("fieldUnits.$kind", $unit, $known === null ? 'a kind of quantity' : implode(', ', Units::of($known)));
             }
             $units[$known->value] = $unit;
         }

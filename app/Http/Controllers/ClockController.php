@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Schema\ClocksView;
 use App\Models\User;
 use App\Queries\ClocksBoard;
 use App\Records\ClockCalendar;
+use App\Views\ClocksView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Problems\Problem;
-use App\Http\Schema\CompanyView;
-use App\Http\Schema\ProblemView;
 use App\Models\Company;
 use App\Models\User;
 use App\Records\CompanyKeys;
+use App\Refusals\Refusal;
 use App\Support\Moment;
 use App\Support\OfficeLog;
+use App\Views\CompanyView;
+use App\Views\ProblemView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -38,19 +38,19 @@ final class CompanyController
         $company = Company::query()->lockForUpdate()->findOrFail($person->company_id);
         $body = Body::object($request);
         if (Body::whole($body, 'version', 1, PHP_INT_MAX) !== $company->version) {
-            throw Problem::already('Somebody changed the company meanwhile.', ['theirs' => ['who' => '', 'when' => $company->updated_at === null ? '' : Moment::iso($company->updated_at), 'at' => $company->version, 'words' => "$company->name, $company->units, $company->time_zone"]]);
+            throw Refusal::already('Somebody changed the company meanwhile.', ['theirs' => ['who' => '', 'when' => $company->updated_at === null ? '' : Moment::iso($company->updated_at), 'at' => $company->version, 'words' => "$company->name, $company->units, $company->time_zone"]]);
         }
         $zone = Body::text($request, 'timeZone', 40);
         if (! in_array($zone, \DateTimeZone::listIdentifiers(), true)) {
-            throw Problem::field('timeZone', $zone, 'a time zone such as America/Chicago');
+            throw Refusal::field('timeZone', $zone, 'a time zone such as America/Chicago');
         }
         $units = Body::text($request, 'units', 2);
         if (! in_array($units, ['us', 'si'], true)) {
-            throw Problem::field('units', $units, 'us, si');
+            throw Refusal::field('units', $units, 'us, si');
         }
         $facts = Body::members($request)['facts'] ?? [];
         if (! is_array($facts) || array_diff($facts, Job::FACTS) !== []) {
-            throw Problem::field('facts', $facts, implode(', ', Job::FACTS));
+            throw Refusal::field('facts', $facts, implode(', ', Job::FACTS));
         }
         $company->forceFill(['name' => trim(Body::text($request, 'name', 120)), 'units' => $units, 'time_zone' => $zone, 'defaults' => ['facts' => array_values($facts)], 'version' => $company->version + 1])->save();
         $this->log->say($person->id, 'company', $company->name);

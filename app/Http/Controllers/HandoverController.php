@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\SignOff;
-use App\Http\Problems\Problem;
-use App\Http\Schema\ProblemView;
-use App\Http\Schema\RecordedView;
 use App\Models\Machine;
 use App\Models\User;
+use App\Refusals\Refusal;
 use App\Support\DeviceHeaders;
 use App\Support\Signature;
+use App\Views\ProblemView;
+use App\Views\RecordedView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -39,10 +39,10 @@ final class HandoverController
     {
         $role = Body::text($request, 'role', 12);
         if (! in_array($role, self::ROLES, true)) {
-            throw Problem::field('role', $role, implode(', ', self::ROLES));
+            throw Refusal::field('role', $role, implode(', ', self::ROLES));
         }
         if (! $person->role->may("sign_$role")) {
-            throw Problem::notYours();
+            throw Refusal::notYours();
         }
         $drawn = Signature::of(Body::members($request)['strokes'] ?? null);
 
@@ -51,6 +51,6 @@ final class HandoverController
 
     private static function seen(Request $request): int
     {
-        return Body::whole(Body::object($request), 'seen', 0, PHP_INT_MAX) ?? throw Problem::field('seen', null, 'the last place on the tape that was read');
+        return Body::whole(Body::object($request), 'seen', 0, PHP_INT_MAX) ?? throw Refusal::field('seen', null, 'the last place on the tape that was read');
     }
 }

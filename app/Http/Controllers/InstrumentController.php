@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Problems\Problem;
-use App\Http\Schema\InstrumentsView;
 use App\Models\Instrument;
 use App\Queries\InstrumentShelf;
+use App\Refusals\Refusal;
 use App\Support\Moment;
+use App\Views\InstrumentsView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -51,10 +51,10 @@ final class InstrumentController
         $name = trim(Body::text($request, 'name', 60));
         $due = Body::optionalText($body, 'due', 10);
         if ($due !== '' && ! Moment::isDay($due)) {
-            throw Problem::field('due', $due, 'a date, as YYYY-MM-DD');
+            throw Refusal::field('due', $due, 'a date, as YYYY-MM-DD');
         }
         if (Instrument::query()->where('name', $name)->whereKeyNot($own ?? 0)->exists()) {
-            throw Problem::field('name', $name, 'a name that no other instrument of the company has');
+            throw Refusal::field('name', $name, 'a name that no other instrument of the company has');
         }
 
         return [

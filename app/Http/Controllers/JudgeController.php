@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Problems\Problem;
-use App\Http\Schema\ChecksView;
-use App\Http\Schema\ProblemView;
-use App\Http\Schema\VerdictView;
 use App\Queries\CheckCatalogue;
+use App\Refusals\Refusal;
+use App\Views\ChecksView;
+use App\Views\ProblemView;
+use App\Views\VerdictView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use IronStart\Core\Judge\Judge;
@@ -45,12 +45,12 @@ final class JudgeController
 
     /**
      * @return 'us'|'si'
-     * @throws Problem
+     * @throws Refusal
      */
     public static function units(\stdClass $body): string
     {
         $units = $body->units ?? 'us';
 
-        return $units === 'us' || $units === 'si' ? $units : throw Problem::field('units', $units, 'us, si');
+        return $units === 'us' || $units === 'si' ? $units : throw Refusal::field('units', $units, 'us, si');
     }
 }

@@ -5,20 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Office;
-use App\Http\Problems\Problem;
-use App\Http\Schema\ActivityListView;
-use App\Http\Schema\DeskMachineView;
-use App\Http\Schema\FoundListView;
-use App\Http\Schema\PageView;
-use App\Http\Schema\ProblemView;
-use App\Http\Schema\ReviewListView;
-use App\Http\Schema\SiteView;
 use App\Models\Machine;
 use App\Models\Site;
 use App\Models\SiteJob;
 use App\Models\User;
 use App\Queries\OfficeDesk;
+use App\Refusals\Refusal;
 use App\Support\Moment;
+use App\Views\ActivityListView;
+use App\Views\DeskMachineView;
+use App\Views\FoundListView;
+use App\Views\PageView;
+use App\Views\ProblemView;
+use App\Views\ReviewListView;
+use App\Views\SiteView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -70,7 +70,7 @@ final class OfficeController
         $members = Body::members($request);
         $type = $members['type'] ?? null;
         if (! is_string($type) || JobType::tryFrom($type) === null) {
-            throw Problem::field('type', $type, implode(', ', JobType::words()));
+            throw Refusal::field('type', $type, implode(', ', JobType::words()));
         }
         $job = $this->office->makeJob($by, $site, ['type' => $type, 'start_up_only' => ($members['startUpOnly'] ?? false) === true, 'facts' => self::facts($members['facts'] ?? null)] + self::days($request));
         $this->office->setPeople($by, $job, self::ids($members['people'] ?? []));
@@ -128,12 +128,12 @@ final class OfficeController
         $members = Body::members($request);
         $altitude = $members['altitude'] ?? 0;
         if (! is_numeric($altitude) || $altitude < self::LOWEST_M || $altitude > self::HIGHEST_M) {
-            throw Problem::field('altitude', $altitude, self::LOWEST_M . ' to ' . self::HIGHEST_M . ' m');
+            throw Refusal::field('altitude', $altitude, self::LOWEST_M . ' to ' . self::HIGHEST_M . ' m');
         }
         $safety = [];
         foreach (is_array($members['safety'] ?? null) ? $members['safety'] : [] as $what => $words) {
             if (! in_array($what, self::SAFETY, true) || ! is_string($words) || mb_strlen($words) > 240) {
-                throw Problem::field("safety.$what", $words, implode(', ', self::SAFETY) . ', each a text of at most 240 characters');
+                throw Refusal::field("safety.$what", $words, implode(', ', self::SAFETY) . ', each a text of at most 240 characters');
             }
             $safety[$what] = trim($words);
         }
@@ -147,11 +147,11 @@ final class OfficeController
         $day = function (string $name) use ($request): string {
             $text = Body::text($request, $name, 10);
 
-            return Moment::isDay($text) ? $text : throw Problem::field($name, $text, 'a date, as YYYY-MM-DD');
+            return Moment::isDay($text) ? $text : throw Refusal::field($name, $text, 'a date, as YYYY-MM-DD');
         };
         [$from, $to] = [$day('startsOn'), $day('endsOn')];
         if ($to < $from) {
-            throw Problem::field('endsOn', $to, "$from or later");
+            throw Refusal::field('endsOn', $to, "$from or later");
         }
 
         return ['title' => trim(Body::text($request, 'title', 160)), 'starts_on' => $from, 'ends_on' => $to];
@@ -179,7 +179,7 @@ final class OfficeController
             return null;
         }
         if (! is_array($given) || array_diff($given, Job::FACTS) !== []) {
-            throw Problem::field('facts', $given, implode(', ', Job::FACTS));
+            throw Refusal::field('facts', $given, implode(', ', Job::FACTS));
         }
 
         return array_values(array_unique($given));
@@ -189,7 +189,7 @@ final class OfficeController
     private static function ids(mixed $given): array
     {
         if (! is_array($given) || array_filter($given, fn (mixed $id): bool => ! is_int($id)) !== []) {
-            throw Problem::field('people', $given, 'a list of people by their ids');
+            throw Refusal::field('people', $given, 'a list of people by their ids');
         }
 
         return array_values($given);
@@ -197,13 +197,13 @@ final class OfficeController
 
     private static function version(Request $request): int
     {
-        return Body::whole(Body::object($request), 'version', 1, PHP_INT_MAX) ?? throw Problem::field('version', null, 'the version that was seen');
+        return Body::whole(Body::object($request), 'version', 1, PHP_INT_MAX) ?? throw Refusal::field('version', null, 'the version that was seen');
     }
 
     private static function query(Request $request, string $name): string
     {
         $value = $request->query($name, '');
 
-        return is_string($value) && mb_strlen($value) <= 200 ? $value : throw Problem::field($name, $value, 'a text of at most 200 characters');
+        return is_string($value) && mb_strlen($value) <= 200 ? $value : throw Refusal::field($name, $value, 'a text of at most 200 characters');
     }
 }

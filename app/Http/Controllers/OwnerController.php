@@ -5,12 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\OwnerLinks;
-use App\Http\Problems\Problem;
-use App\Http\Schema\LinkView;
-use App\Http\Schema\OwnerLinksView;
-use App\Http\Schema\OwnerLinkView;
-use App\Http\Schema\ProblemView;
-use App\Http\Schema\RecordView;
 use App\Models\Company;
 use App\Models\Machine;
 use App\Models\OwnerLink;
@@ -18,7 +12,13 @@ use App\Models\User;
 use App\Queries\RecordSheet;
 use App\Records\PhotoStore;
 use App\Records\RecordPaper;
+use App\Refusals\Refusal;
 use App\Support\Moment;
+use App\Views\LinkView;
+use App\Views\OwnerLinksView;
+use App\Views\OwnerLinkView;
+use App\Views\ProblemView;
+use App\Views\RecordView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -45,7 +45,7 @@ final class OwnerController
     #[OA\Post(path: '/api/v1/machines/{machine}/owner-links', operationId: 'makeOwnerLink', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['forWhom', 'days'], properties: [new OA\Property(property: 'forWhom', type: 'string'), new OA\Property(property: 'days', type: 'integer')])), responses: [new OA\Response(response: 201, description: 'The link, told once', content: new OA\JsonContent(ref: LinkView::class))])]
     public function make(Request $request, Machine $machine, #[CurrentUser] User $by, OwnerLinks $links): JsonResponse
     {
-        $days = Body::whole(Body::object($request), 'days', 1, self::LONGEST_DAYS) ?? throw Problem::field('days', null, 'a whole number from 1 to ' . self::LONGEST_DAYS);
+        $days = Body::whole(Body::object($request), 'days', 1, self::LONGEST_DAYS) ?? throw Refusal::field('days', null, 'a whole number from 1 to ' . self::LONGEST_DAYS);
 
         return Reply::with(new LinkView("/owner/{$links->make($by, $machine, Body::text($request, 'forWhom', 120), $days)->text}", false), 201);
     }
@@ -88,7 +88,7 @@ final class OwnerController
     {
         $machine = $request->attributes->get('machine');
 
-        return $machine instanceof Machine ? $machine : throw Problem::linkGone();
+        return $machine instanceof Machine ? $machine : throw Refusal::linkGone();
     }
 
     private static function list(Machine $machine): OwnerLinksView

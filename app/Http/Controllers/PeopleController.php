@@ -6,17 +6,17 @@ namespace App\Http\Controllers;
 
 use App\Actions\People;
 use App\Actions\SignIn;
-use App\Http\Problems\Problem;
-use App\Http\Schema\InvitationView;
-use App\Http\Schema\LinkView;
-use App\Http\Schema\PeopleView;
-use App\Http\Schema\ProblemView;
-use App\Http\Schema\SessionView;
 use App\Models\User;
 use App\Queries\PeopleList;
+use App\Refusals\Refusal;
 use App\Support\Courier;
 use App\Support\Role;
 use App\Support\Token;
+use App\Views\InvitationView;
+use App\Views\LinkView;
+use App\Views\PeopleView;
+use App\Views\ProblemView;
+use App\Views\SessionView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -65,7 +65,7 @@ final class PeopleController
     public function active(Request $request, User $person, #[CurrentUser] User $by): JsonResponse
     {
         $active = Body::object($request)->active ?? null;
-        $this->people->setActive($by, $person, is_bool($active) ? $active : throw Problem::field('active', $active, 'true or false'));
+        $this->people->setActive($by, $person, is_bool($active) ? $active : throw Refusal::field('active', $active, 'true or false'));
 
         return Reply::with($this->list->for($by), 201);
     }
@@ -106,6 +106,6 @@ final class PeopleController
     {
         $role = Body::text($request, 'role', 12);
 
-        return Role::tryFrom($role) ?? throw Problem::field('role', $role, implode(', ', array_map(fn (Role $r): string => $r->value, Role::cases())));
+        return Role::tryFrom($role) ?? throw Refusal::field('role', $role, implode(', ', array_map(fn (Role $r): string => $r->value, Role::cases())));
     }
 }

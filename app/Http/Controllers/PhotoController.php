@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\AddPhoto;
-use App\Http\Problems\Problem;
-use App\Http\Schema\ProblemView;
-use App\Http\Schema\RecordedView;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\User;
 use App\Records\PhotoStore;
+use App\Refusals\Refusal;
 use App\Support\DeviceHeaders;
+use App\Views\ProblemView;
+use App\Views\RecordedView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -29,7 +29,7 @@ final class PhotoController
     {
         $about = filter_var($request->query('about'), FILTER_VALIDATE_INT, ['options' => ['min_range' => 1]]);
         if ($about === false) {
-            throw Problem::field('about', $request->query('about'), 'the place of an entry on this machine\'s tape');
+            throw Refusal::field('about', $request->query('about'), 'the place of an entry on this machine\'s tape');
         }
         $entry = $action->add($machine, DeviceHeaders::stamp($request), $request->getContent(), $about, self::text($request, 'item'), self::text($request, 'caption'));
 
@@ -43,7 +43,7 @@ final class PhotoController
         $sha = (string) $entry->details['sha256'];
         $path = $request->query('size') === 'small' ? $store->preview($machine->company_id, $sha) : $store->path($machine->company_id, $sha);
         if (! is_file($path)) {
-            throw Problem::notFound();
+            throw Refusal::notFound();
         }
 
         return response()->file($path, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'Content-Security-Policy' => "default-src 'none'"]);
@@ -53,6 +53,6 @@ final class PhotoController
     {
         $value = $request->query($name, '');
 
-        return is_string($value) && mb_strlen($value) <= self::TEXT ? $value : throw Problem::field($name, $value, 'a text of at most ' . self::TEXT . ' characters');
+        return is_string($value) && mb_strlen($value) <= self::TEXT ? $value : throw Refusal::field($name, $value, 'a text of at most ' . self::TEXT . ' characters');
     }
 }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Tape;
-use App\Http\Schema\RecordView;
 use App\Models\Machine;
 use App\Models\User;
 use App\Queries\ReadingsTable;
 use App\Queries\RecordSheet;
 use App\Records\RecordExport;
 use App\Records\RecordPaper;
+use App\Views\RecordView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Schema\RecordedView;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\User;
 use App\Queries\MachineScreen;
+use App\Views\RecordedView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\SignIn;
-use App\Http\Problems\Problem;
-use App\Http\Schema\DemoPerson;
-use App\Http\Schema\PersonView;
-use App\Http\Schema\SessionView;
 use App\Models\User;
+use App\Refusals\Refusal;
+use App\Views\DemoPerson;
+use App\Views\PersonView;
+use App\Views\SessionView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -36,7 +36,7 @@ final class SessionController
         return Reply::with($this->view($person instanceof User ? $person : null));
     }
 
-    #[OA\Post(path: '/api/v1/session', operationId: 'signIn', tags: ['session'], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['email', 'password'], properties: [new OA\Property(property: 'email', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: SessionView::class)), new OA\Response(response: 422, description: 'Not right', content: new OA\JsonContent(ref: \App\Http\Schema\ProblemView::class))])]
+    #[OA\Post(path: '/api/v1/session', operationId: 'signIn', tags: ['session'], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['email', 'password'], properties: [new OA\Property(property: 'email', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: SessionView::class)), new OA\Response(response: 422, description: 'Not right', content: new OA\JsonContent(ref: \App\Views\ProblemView::class))])]
     public function store(Request $request): JsonResponse
     {
         $person = $this->signIn->withPassword($request, Body::text($request, 'email', 255), Body::text($request, 'password', 255));
@@ -67,7 +67,7 @@ final class SessionController
         foreach (self::CHOICES as $name => $accepted) {
             if (isset($body[$name])) {
                 if (! in_array($body[$name], $accepted, true)) {
-                    throw Problem::field($name, $body[$name], implode(', ', $accepted));
+                    throw Refusal::field($name, $body[$name], implode(', ', $accepted));
                 }
                 $person->setAttribute($name, $body[$name]);
             }

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepSheet;
-use App\Http\Problems\Problem;
-use App\Http\Schema\ProblemView;
-use App\Http\Schema\SheetListView;
-use App\Http\Schema\SheetView;
 use App\Models\Sheet;
 use App\Models\SheetVersion;
 use App\Models\User;
 use App\Queries\SheetShelf;
+use App\Refusals\Refusal;
+use App\Views\ProblemView;
+use App\Views\SheetListView;
+use App\Views\SheetView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -45,7 +45,7 @@ final class SheetController
     public function keep(Request $request, KeepSheet $action, #[CurrentUser] User $by): JsonResponse
     {
         if (strlen($request->getContent()) > self::BYTES) {
-            throw Problem::tooLarge('A sheet has at most 1 MB.');
+            throw Refusal::tooLarge('A sheet has at most 1 MB.');
         }
         $seen = $request->query('seen');
         $version = $action->keep($request->getContent(), $by, is_string($seen) && ctype_digit($seen) ? (int) $seen : null);

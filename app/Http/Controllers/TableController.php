@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Schema\ImportView;
-use App\Http\Schema\ProblemView;
 use App\Models\User;
 use App\Support\CurrentCompany;
 use App\Tables\CsvOut;
 use App\Tables\Import;
 use App\Tables\MachineImport;
 use App\Tables\SiteImport;
+use App\Views\ImportView;
+use App\Views\ProblemView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\Container\Container;
 use Illuminate\Database\ConnectionInterface;

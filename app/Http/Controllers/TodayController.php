@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Schema\TodayView;
 use App\Models\User;
 use App\Queries\TodayBoard;
+use App\Views\TodayView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;

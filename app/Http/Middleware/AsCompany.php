@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Actions\SignIn;
-use App\Http\Problems\Problem;
 use App\Models\User;
+use App\Refusals\Refusal;
 use App\Support\CurrentCompany;
 use Closure;
 use Illuminate\Http\Request;
@@ -23,7 +23,7 @@ final class AsCompany
     {
         $person = $request->user();
         if ($person instanceof User && SignIn::isOver($request, $person)) {
-            throw Problem::notSignedIn();
+            throw Refusal::notSignedIn();
         }
         $this->current->set($person instanceof User ? $person->company_id : null);
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Http\Problems\Problem;
 use App\Models\Machine;
 use App\Models\OwnerLink;
+use App\Refusals\Refusal;
 use App\Support\CurrentCompany;
 use App\Support\Token;
 use Carbon\CarbonImmutable;
@@ -24,11 +24,11 @@ final class ByOwnerLink
     public function handle(Request $request, Closure $next): Response
     {
         $text = $request->route('token');
-        $token = (is_string($text) ? Token::read($text) : null) ?? throw Problem::linkGone();
+        $token = (is_string($text) ? Token::read($text) : null) ?? throw Refusal::linkGone();
         $this->current->set($token->company);
         $link = OwnerLink::query()->where('token_hash', $token->hash())->first();
         if ($link === null || $link->withdrawn_at !== null || $link->expires_at->isPast()) {
-            throw Problem::linkGone();
+            throw Refusal::linkGone();
         }
         if ($link->opened_at === null) {
             $link->forceFill(['opened_at' => CarbonImmutable::now()])->save();

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Http\Controllers\Recorded;
-use App\Http\Problems\Problem;
-use App\Http\Schema\LinkView;
-use App\Http\Schema\RecordedView;
 use App\Models\Machine;
 use App\Models\User;
+use App\Refusals\Refusal;
 use App\Support\CurrentCompany;
 use App\Support\DeviceHeaders;
+use App\Views\LinkView;
+use App\Views\RecordedView;
 use Closure;
 use Illuminate\Database\ConnectionInterface;
 use Illuminate\Http\JsonResponse;
@@ -34,7 +34,7 @@ final class Once
     {
         $key = $request->header('Idempotency-Key', '');
         if (! is_string($key) || preg_match('/^[A-Za-z0-9._-]{8,64}$/', $key) !== 1) {
-            throw Problem::field('Idempotency-Key', $key, 'a header of 8 to 64 letters, digits, dots, dashes or underscores, another for each write');
+            throw Refusal::field('Idempotency-Key', $key, 'a header of 8 to 64 letters, digits, dots, dashes or underscores, another for each write');
         }
         $row = ['company_id' => $this->company->id(), 'device_id' => DeviceHeaders::device($request), 'key' => $key];
         $print = hash('sha256', $request->method() . ' ' . $request->path() . "\n" . $request->getContent());
@@ -66,11 +66,11 @@ final class Once
         $kept = $this->db->table('idempotency_keys')->where($row)->first();
         $answer = json_decode($kept->answer ?? '', true);
         if ($kept === null || ! is_array($answer) || ($answer['print'] ?? '') !== $print) {
-            throw Problem::keyUsedOtherwise();
+            throw Refusal::keyUsedOtherwise();
         }
 
         if (isset($answer['told'])) {
-            throw Problem::other(409, 'This link was told once already. Make another.');
+            throw Refusal::conflict('This link was told once already. Make another.');
         }
         $response = isset($answer['at']) ? $this->again($answer['at'], $answer['putBack']) : JsonResponse::fromJsonString($answer['body'], (int) $kept->status);
         $response->headers->set('Idempotent-Replay', 'true');
@@ -100,7 +100,7 @@ final class Once
         $machine = $this->request->route('machine');
         $person = $this->request->user();
         if (! $machine instanceof Machine || ! $person instanceof User) {
-            throw Problem::keyUsedOtherwise();
+            throw Refusal::keyUsedOtherwise();
         }
 
         return $this->recorded->at($machine, $at, $putBack, $person);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Http\Problems\Problem;
 use App\Models\User;
+use App\Refusals\Refusal;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -17,7 +17,7 @@ final class RequireRole
     {
         $person = $request->user();
         if (! $person instanceof User || ! $person->role->may($right)) {
-            throw Problem::notYours();
+            throw Refusal::notYours();
         }
 
         return $next($request);

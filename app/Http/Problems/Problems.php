@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Problems;
 
+use App\Refusals\Refusal;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
@@ -22,42 +23,43 @@ final class Problems
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([Problem::class, InputError::class, UnknownCheck::class]);
+        $exceptions->dontReport([Refusal::class, InputError::class, UnknownCheck::class]);
         $exceptions->render(function (\Throwable $error, Request $request): ?JsonResponse {
             if (! $request->is('api/*')) {
                 return null;
             }
-            $problem = self::of($error);
+            $refused = self::of($error);
+            $problem = $refused instanceof Problem ? $refused : Problem::of($refused);
 
             return new JsonResponse($problem->toArray(), $problem->status, ['Content-Type' => 'application/problem+json'], self::JSON);
         });
     }
 
-    private static function of(\Throwable $error): Problem
+    private static function of(\Throwable $error): Refusal|Problem
     {
         return match (true) {
-            $error instanceof Problem => $error,
-            $error instanceof InputError => Problem::badInput($error),
-            $error instanceof UnknownCheck, $error instanceof ModelNotFoundException => Problem::notFound(),
-            $error instanceof AuthenticationException => Problem::notSignedIn(),
-            $error instanceof TokenMismatchException => Problem::staleSession(),
+            $error instanceof Refusal => $error,
+            $error instanceof InputError => Refusal::badInput($error),
+            $error instanceof UnknownCheck, $error instanceof ModelNotFoundException => Refusal::notFound(),
+            $error instanceof AuthenticationException => Refusal::notSignedIn(),
+            $error instanceof TokenMismatchException => Refusal::staleSession(),
             $error instanceof QueryException, $error instanceof \PDOException => self::database($error),
             $error instanceof HttpExceptionInterface => match ($error->getStatusCode()) {
-                404 => Problem::notFound(),
-                419 => Problem::staleSession(),
-                429 => Problem::tooOften((int) ($error->getHeaders()['Retry-After'] ?? 60)),
+                404 => Refusal::notFound(),
+                419 => Refusal::staleSession(),
+                429 => Refusal::tooOften((int) ($error->getHeaders()['Retry-After'] ?? 60)),
                 default => Problem::other($error->getStatusCode(), $error->getMessage() ?: 'This can\'t be done here.'),
             },
-            default => Problem::broken(),
+            default => Refusal::broken(),
         };
     }
 
     /** A server that is away is told apart from a query that is wrong. */
-    private static function database(\PDOException $error): Problem
+    private static function database(\PDOException $error): Refusal
     {
         $state = (string) $error->getCode();
         $away = str_starts_with($state, '08') || str_starts_with($state, '57P') || in_array($state, ['7', 'HY000'], true);
 
-        return $away ? Problem::away() : Problem::broken();
+        return $away ? Refusal::away() : Refusal::broken();
     }
 }

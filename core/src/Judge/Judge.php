@@ -19,7 +19,7 @@ final class Judge
 
     public function __construct(
         public readonly Registry $registry,
-        private readonly Speaker $speaker,
+        public readonly Speaker $speaker,
     ) {
     }
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Past;
-use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Verdict\Caution;
 use IronStart\Core\Verdict\Finding;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Walked;
 
-use IronStart\Core\Gate\JobType;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Gate\JobType;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Value;

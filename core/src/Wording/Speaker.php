@@ -26,7 +26,7 @@ final class Speaker
     private array $patterns = [];
 
     public function __construct(
-        private readonly Phrases $phrases,
+        public readonly Phrases $phrases,
         private readonly Formatter $formatter = new Formatter(),
     ) {
     }

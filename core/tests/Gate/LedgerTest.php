@@ -8,9 +8,9 @@ use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Gate\JobType;
 use IronStart\Core\Gate\Ledger;
 use IronStart\Core\Gate\Recorded;
+use IronStart\Core\Verdict\Status;
 use IronStart\Core\Walked\OwnerList;
 use IronStart\Core\Walked\PrestartList;
-use IronStart\Core\Verdict\Status;
 use PHPUnit\Framework\TestCase;
 
 final class LedgerTest extends TestCase

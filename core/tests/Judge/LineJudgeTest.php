@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Judge;
 
-use IronStart\Core\Judge\LineJudge;
 use IronStart\Core\Core;
+use IronStart\Core\Judge\LineJudge;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Judge;
 
 use IronStart\Core\Check\Check;
-use IronStart\Core\Judge\Registry;
 use IronStart\Core\Gate\CheckTable;
+use IronStart\Core\Judge\Registry;
 use IronStart\Core\Wording\Phrases;
 use PHPUnit\Framework\TestCase;
 

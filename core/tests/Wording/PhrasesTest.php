@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Wording;
 
-use IronStart\Core\Judge\Judge;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\InputError;
-use IronStart\Core\Judge\Registry;
 use IronStart\Core\Gate\CheckTable;
+use IronStart\Core\Judge\Judge;
+use IronStart\Core\Judge\Registry;
 use IronStart\Core\Tests\Corpus;
 use IronStart\Core\Tests\Limits;
 use IronStart\Core\Verdict\Caution;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Wording;
 
-use IronStart\Core\Judge\Registry;
 use IronStart\Core\Core;
+use IronStart\Core\Judge\Registry;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Said;

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Entry;
+use App\Models\Machine;
+use IronStart\Core\Check\Past;
+
+/** What was recorded on a machine before, as far as a later check draws on it. */
+final class PastReader
+{
+    /** Checks that another one draws on. */
+    private const CHECKS = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid'];
+    private const KINDS = ['check', 'start', 'part_disabled', 'part_enabled', 'suspect'];
+
+    public function of(Machine $machine): Past
+    {
+        $rows = Entry::query()->where('entries.machine_id', $machine->id)->whereIn('entries.kind', self::KINDS)
+            ->leftJoin('verdicts', Entry::beside('verdicts'))
+            ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
+            ->where(fn ($query) => $query->whereNull('verdicts.check')->orWhereIn('verdicts.check', self::CHECKS))
+            ->orderBy('entries.placed_at')->orderBy('entries.at')
+            ->select(['entries.at', 'entries.kind', 'entries.details', 'suspect_marks.target_at', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'verdicts.input'])
+            ->selectRaw('verdicts.said->\'values\' AS said_values')
+            ->toBase()->get();
+
+        return self::from($machine, $rows);
+    }
+
+    /** @param iterable<\stdClass> $rows of the tape, in the order of their places */
+    public static function from(Machine $machine, iterable $rows): Past
+    {
+        $rows = is_array($rows) ? $rows : iterator_to_array($rows);
+        $flagged = [];
+        foreach ($rows as $row) {
+            if ($row->target_at !== null) {
+                $flagged[$row->target_at] = true;
+            }
+        }
+        $recorded = $out = [];
+        $startedAt = null;
+        $rank = 0;
+        foreach ($rows as $row) {
+            $rank++;
+            $details = in_array($row->kind, ['part_disabled', 'part_enabled'], true) ? (array) json_decode($row->details ?? '{}', true) : [];
+            $subject = is_string($details['subject'] ?? null) ? $details['subject'] : '';
+            match ($row->kind) {
+                'start' => $startedAt = $rank,
+                'part_disabled' => $out[$subject] = array_values(array_filter((array) ($details['fans'] ?? []), is_string(...))),
+                'part_enabled' => $out[$subject] = null,
+                default => null,
+            };
+            if ($row->kind === 'check' && in_array($row->check, self::CHECKS, true) && ! isset($flagged[$row->at])) {
+                $recorded[] = [
+                    'check' => $row->check, 'subject' => $row->subject, 'status' => $row->status, 'codes' => array_values((array) json_decode($row->codes, true)),
+                    'input' => (array) json_decode($row->input ?? '{}', true), 'values' => (array) json_decode($row->said_values ?? '{}', true), 'at' => $rank,
+                ];
+            }
+        }
+
+        return new Past($recorded, self::motors($machine, array_filter($out, is_array(...))), $startedAt);
+    }
+
+    /**
+     * @param array<string, list<string>> $out fans by the part they stay off with
+     * @return list<string>
+     */
+    private static function motors(Machine $machine, array $out): array
+    {
+        if ($out === []) {
+            return [];
+        }
+        $sheet = Standings::sheet($machine);
+        $motors = [];
+        foreach ($out as $subject => $fans) {
+            $motors = [...$motors, ...$sheet->motorsOf($subject), ...$fans];
+        }
+
+        return array_values(array_unique($motors));
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Refusals;
+
+use IronStart\Core\Check\InputError;
+
+/** What was not done and why: where it was wrong, what is accepted, what somebody else did first. */
+final class Refusal extends \RuntimeException
+{
+    /** @param array<string, mixed> $members what belongs to it besides: a field, reasons, both sides */
+    private function __construct(
+        public readonly Reason $reason,
+        string $detail,
+        public readonly array $members = [],
+    ) {
+        parent::__construct($detail);
+    }
+
+    public static function badInput(InputError $error): self
+    {
+        $told = $error->toArray();
+
+        return new self(Reason::BadInput, $told['message'], ['field' => $told['field'], 'value' => $told['value'], 'accepted' => $told['accepted']]);
+    }
+
+    public static function field(string $field, mixed $value, string $accepted): self
+    {
+        return self::badInput(InputError::at($field, $value, $accepted));
+    }
+
+    public static function notFound(): self
+    {
+        return new self(Reason::NotFound, 'Nothing at this address.');
+    }
+
+    public static function notSignedIn(): self
+    {
+        return new self(Reason::NotSignedIn, 'Sign in, then try again. What was typed is kept.');
+    }
+
+    public static function wrongSignIn(): self
+    {
+        return new self(Reason::WrongSignIn, 'Check both and try again.');
+    }
+
+    public static function tooOften(int $seconds): self
+    {
+        return new self(Reason::TooOften, "Wait $seconds seconds, then try again.", ['wait' => $seconds]);
+    }
+
+    public static function staleSession(): self
+    {
+        return new self(Reason::StaleSession, 'Reload and sign in again. What was typed is kept.');
+    }
+
+    public static function notYours(): self
+    {
+        return new self(Reason::NotYours, 'Ask the start-up tech or the lead on this job.');
+    }
+
+    /** @param list<string> $reasons why it may not be started, one sentence each */
+    public static function notReady(array $reasons): self
+    {
+        return new self(Reason::NotReady, $reasons[0] ?? '', ['reasons' => $reasons]);
+    }
+
+    /** @param list<string> $reasons what is still to be done before it may be signed */
+    public static function notDone(string $detail, array $reasons): self
+    {
+        return new self(Reason::NotReady, $detail, ['reasons' => $reasons]);
+    }
+
+    /** @param array<string, mixed> $sides what the other wrote (theirs), and what this would have been (yours) */
+    public static function already(string $detail, array $sides = []): self
+    {
+        return new self(Reason::AlreadyDone, $detail, $sides);
+    }
+
+    public static function tooLarge(string $detail): self
+    {
+        return new self(Reason::TooLarge, $detail);
+    }
+
+    public static function noRoom(): self
+    {
+        return new self(Reason::NoRoom, 'There is no room left for photos. The reading itself is kept; send the photo again later.');
+    }
+
+    public static function linkGone(): self
+    {
+        return new self(Reason::LinkGone, 'It was used, has ended, was revoked, or was never one. Ask whoever gave it to you for another.');
+    }
+
+    /** @param list<string> $reasons by line */
+    public static function rows(int $wrong, array $reasons): self
+    {
+        return new self(Reason::RowsWrong, $wrong === 1 ? 'One row is wrong.' : "$wrong rows are wrong.", ['reasons' => $reasons]);
+    }
+
+    public static function keyUsedOtherwise(): self
+    {
+        return new self(Reason::KeyUsed, 'The same Idempotency-Key came with another request.');
+    }
+
+    public static function broken(): self
+    {
+        return new self(Reason::Broken, 'It was written down. What was typed is kept; try again in a moment.');
+    }
+
+    public static function away(): self
+    {
+        return new self(Reason::Away, 'The database is not answering. What was typed is kept; try again in a moment.');
+    }
+
+    public static function conflict(string $detail): self
+    {
+        return new self(Reason::Refused, $detail);
+    }
+}

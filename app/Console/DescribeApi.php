@@ -18,7 +18,7 @@ final class DescribeApi extends Command
     {
         $file = $this->argument('file');
         $file = is_string($file) ? $file : public_path('openapi.json');
-        $described = (new Generator())->setVersion('3.0.0')->generate([app_path('Http')]);
+        $described = (new Generator())->setVersion('3.0.0')->generate([app_path('Http'), app_path('Views')]);
         file_put_contents($file, ($described?->toJson() ?? '') . "\n");
         $this->line("Written to $file.");
 

@@ -33,6 +33,6 @@ final class ApiDescriptionTest extends FeatureTestCase
         $checks = collect($this->actingAs($this->person(Role::Helper))->getJson('/api/v1/checks')->assertOk()->json('checks'))->keyBy('id');
         self::assertSame(['V'], $checks['power.voltage']['fields'][0]['units']);
         self::assertContains('ft', collect($checks['power.circuit']['fields'])->firstWhere('name', 'length')['units']);
-        self::assertCount(17, $checks['list.prestart']['items']);
+        self::assertCount(21, $checks['list.prestart']['items']);
     }
 }

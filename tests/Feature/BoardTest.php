@@ -23,7 +23,7 @@ final class BoardTest extends FeatureTestCase
         $board = $this->today($starter);
         self::assertSame(['RTU-9'], array_column($board['jobs'][0]['machines'], 'name'));
         self::assertCount(1, $board['jobs']);
-        self::assertSame([$machine->id, 'Read the rotation.'], [$board['lead']['machineId'], $board['lead']['next']]);
+        self::assertSame([$machine->id, 'Find out what supply it is.'], [$board['lead']['machineId'], $board['lead']['next']]);
         self::assertSame('not_on_job', $board['jobs'][0]['machines'][0]['states'][0]);
     }
 

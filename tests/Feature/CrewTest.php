@@ -67,7 +67,7 @@ final class CrewTest extends FeatureTestCase
     {
         $open = $this->post_($this->helper, 'items', ['what' => 'Filter rack bent'])->assertCreated();
         $id = $open->json('at');
-        self::assertContains('name owner and date of: Filter rack bent', array_column($open->json('machine.gates.11.missing'), 'todo'));
+        self::assertContains('who owns it, and by when: Filter rack bent', array_column($open->json('machine.gates.11.missing'), 'todo'));
         $this->post_($this->starter, "items/$id/own", ['owner' => 'Tinsmith', 'due' => '2027-01-32'])->assertStatus(422)->assertJsonPath('field', 'due');
         $owned = $this->post_($this->starter, "items/$id/own", ['owner' => 'Tinsmith', 'due' => '2027-01-31'])->assertCreated();
         self::assertNotContains('open_item', array_column($owned->json('machine.gates.11.missing'), 'check'));
@@ -83,9 +83,9 @@ final class CrewTest extends FeatureTestCase
         $facts = array_column($told->json('machine.facts'), 'on', 'id');
         self::assertTrue($facts['tripped']);
         self::assertContains('compressor.windings', array_column($told->json('machine.gates.6.missing'), 'check'));
-        self::assertSame('Did its breaker or overload trip? Yes.', $this->get_($this->starter, "machines/$sister->id")->json('tape.0.headline'));
+        self::assertSame(null, $this->get_($this->starter, "machines/$sister->id")->json('tape.0.headline'), 'a trip is of one unit, not of its sister');
         $late = $this->post_($this->starter, 'facts', ['fact' => 'tripped', 'on' => false, 'seen' => 0])->assertStatus(409);
-        self::assertSame(['Did its breaker or overload trip? Yes.', 'Did its breaker or overload trip? No.'], [$late->json('theirs.words'), $late->json('yours.words')]);
+        self::assertSame(['Did a breaker or overload trip? Yes.', 'Did a breaker or overload trip? No.'], [$late->json('theirs.words'), $late->json('yours.words')]);
         $this->post_($this->helper, 'facts', ['fact' => 'tripped', 'on' => false, 'seen' => 1])->assertForbidden();
         $this->post_($this->starter, 'facts', ['fact' => 'moon', 'on' => true, 'seen' => 1])->assertStatus(422);
     }
@@ -95,7 +95,7 @@ final class CrewTest extends FeatureTestCase
         $this->record($this->starter, $this->machine, 'power.rotation', ['meter' => 'abc'])->assertCreated();
         $after = $this->post_($this->helper, 'supply-work', ['what' => 'Utility changed the transformer'])->assertCreated();
         self::assertContains('stale', $after->json('machine.gates.6.flags'));
-        self::assertContains('What was done since made a reading stale: read the rotation again.', $after->json('machine.gates.6.notes'));
+        self::assertContains('Out of date because of later work: check rotation again.', $after->json('machine.gates.6.notes'));
     }
 
     public function testAPartOutOfServiceIsTaggedAndTheHandoverConditional(): void

@@ -27,13 +27,13 @@ final class DemoTest extends FeatureTestCase
     public function testTheLibrarysUnitsStandAtTheirQuestions(): void
     {
         $at = fn (string $name): Standing => $this->standing('Harrow Lane Library', $name);
-        self::assertSame(9, $at('RTU-1')->current());
+        self::assertSame(9, $at('RTU-1')->gates->current);
         self::assertSame(['answered', 'answered'], [$at('RTU-1')->line(7)->state, $at('RTU-1')->line(8)->state]);
-        self::assertSame(7, $at('RTU-2')->current());
+        self::assertSame(7, $at('RTU-2')->gates->current);
         self::assertSame(['power.rotation'], array_column($at('RTU-2')->line(7)->missing, 'check'));
         self::assertSame([], $at('RTU-2')->putBack, 'this morning\'s lock is off');
         self::assertCount(5, $at('RTU-3')->line(7)->missing);
-        self::assertSame(1, $at('RTU-4')->current());
+        self::assertSame(1, $at('RTU-4')->gates->current);
     }
 
     public function testTheOlderJobHoldsTwoGroundedCompressorsAndNoRotation(): void
@@ -61,11 +61,11 @@ final class DemoTest extends FeatureTestCase
         $rafe = User::query()->where('company_id', $this->company())->where('name', 'Rafe Lindqvist')->firstOrFail();
         $machine = app(CurrentCompany::class)->as($this->company(), fn () => Machine::query()->where('serial', 'BF150-20417')->firstOrFail());
         $filled = $this->actingAs($rafe)->getJson("/api/v1/machines/$machine->id")->assertOk()->json('prefill');
-        self::assertSame('460', $filled['power.voltage']['plate_voltage']);
-        self::assertSame(['32.8 A', '40 A', 75, '481 V'], [$filled['power.circuit']['mca'], $filled['power.circuit']['mocp'], $filled['power.circuit']['terminal_rating'], $filled['power.circuit']['line_voltage']]);
-        self::assertSame(['C1', 'C2', 'Blower', 'Fan 1', 'Fan 2'], array_column($filled['power.rotation']['loads'], 'name'));
-        self::assertSame(['460 V', '480 V'], $filled['power.control_voltage']['taps']);
-        self::assertSame('Rafe Lindqvist', $filled['power.lockout']['tag_name']);
+        self::assertSame('460', $filled['power.voltage']['machine']['plate_voltage']);
+        self::assertSame(['32.8 A', '40 A', 75, ['value' => 481.0, 'unit' => 'V']], [$filled['power.circuit']['machine']['mca'], $filled['power.circuit']['machine']['mocp'], $filled['power.circuit']['machine']['terminal_rating'], $filled['power.circuit']['machine']['line_voltage']]);
+        self::assertSame(['C1', 'C2', 'Blower', 'Fan 1', 'Fan 2'], array_column($filled['power.rotation']['machine']['loads'], 'name'));
+        self::assertSame(['460 V', '480 V'], $filled['power.control_voltage']['machine']['taps']);
+        self::assertSame('Rafe Lindqvist', $filled['power.lockout']['machine']['tag_name']);
     }
 
     private function standing(string $site, string $name): Standing

@@ -57,7 +57,7 @@ final class ImportTest extends FeatureTestCase
         foreach ([3 => 'no site "Nowhere"', 4 => 'Line 2 has the same serial', 5 => 'Line 2 has the same machine', 6 => 'no job "Other"', 7 => 'looks like a formula', 8 => 'no sheet "ZZ-1"', 9 => 'machine is empty', 10 => 'has a machine "RTU-9" already'] as $line => $words) {
             self::assertStringContainsString($words, implode(' ', $said[$line]));
         }
-        $refused = $this->send('machines?digest=' . $seen->json('digest'), $csv)->assertStatus(422)->assertJsonPath('title', 'Nothing was brought in');
+        $refused = $this->send('machines?digest=' . $seen->json('digest'), $csv)->assertStatus(422)->assertJsonPath('title', 'Nothing was imported');
         self::assertCount(8, $refused->json('reasons'));
         self::assertSame([1, 1], [$this->rowsOf('machines'), $this->rowsOf('site_jobs')]);
     }

@@ -17,7 +17,7 @@ final class OrderOfTimeTest extends FeatureTestCase
     {
         [$starter, $machine] = $this->reversed();
         // Written four minutes ago on a phone without signal; a colleague's reading came in between.
-        $this->read($starter, $machine, 'abc', 120, 120)->assertJsonPath('machine.gates.6.sentence', 'Read again, but no lockout is recorded in between: the new reading does not count.');
+        $this->read($starter, $machine, 'abc', 120, 120)->assertJsonPath('machine.gates.6.sentence', 'Read again, but no lockout was recorded in between, so the new reading does not count. Lock out, record it, read again.');
         $late = $this->sent($starter, $machine, 'power.lockout', self::lockout(), 240, 0, 'phone')->assertCreated();
         self::assertSame([2, 3, 1], array_column($late->json('machine.tape'), 'at'));
         self::assertStringNotContainsString('no lockout is recorded', $late->json('machine.gates.6.sentence'));

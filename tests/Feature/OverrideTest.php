@@ -31,7 +31,7 @@ final class OverrideTest extends FeatureTestCase
         [$lead, $machine] = $this->stoppedBy('supply_reversed');
         foreach ([7, 8] as $gate) {
             $refused = $this->open($lead, $machine, $gate, self::REASON)->assertStatus(409);
-            self::assertStringContainsString('Nobody may work against this stop', $refused->json('detail'));
+            self::assertStringContainsString('This stop can\'t be overridden', $refused->json('detail'));
         }
         self::assertSame(0, DB::table('overrides')->where('machine_id', $machine->id)->count());
     }

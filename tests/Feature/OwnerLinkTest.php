@@ -45,7 +45,7 @@ final class OwnerLinkTest extends FeatureTestCase
         $this->write($office, "machines/{$this->machine->id}/owner-links/$id/withdraw")->assertForbidden();
         $this->write($this->lead, "machines/{$this->machine->id}/owner-links/$id/withdraw")->assertCreated();
         $this->write($this->lead, "machines/{$this->machine->id}/owner-links/$id/withdraw")->assertStatus(409);
-        $this->open($token)->assertStatus(410)->assertJsonPath('title', 'This link opens nothing any more');
+        $this->open($token)->assertStatus(410)->assertJsonPath('title', 'This link no longer works');
         $this->open("$token/record.pdf")->assertStatus(410);
         $this->open("$token/photos/1")->assertStatus(410);
         $other = $this->link();

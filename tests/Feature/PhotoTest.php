@@ -76,7 +76,7 @@ final class PhotoTest extends FeatureTestCase
     {
         stream_wrapper_register('full', FullDisk::class);
         $this->app?->instance(PhotoStore::class, new PhotoStore('full://photos'));
-        $this->send($this->jpeg(300, 200))->assertStatus(507)->assertJsonPath('title', 'The picture could not be kept');
+        $this->send($this->jpeg(300, 200))->assertStatus(507)->assertJsonPath('title', 'The photo could not be saved');
         app(CurrentCompany::class)->set(null);
         $this->actingAs($this->starter)->getJson("/api/v1/machines/{$this->machine->id}")->assertOk()->assertJsonPath('tape.0.check', 'power.rotation')->assertJsonPath('tape.0.photos', []);
         self::assertGreaterThan(0, FullDisk::$tried);

@@ -15,11 +15,11 @@ final class PutBackTest extends FeatureTestCase
         $helper = $this->person(Role::Helper);
         $machine = $this->machine($helper);
         $open = $this->write($helper, "machines/$machine->id/put-back", ['kind' => 'valve_shut', 'where' => 'liquid, circuit A'])->assertCreated();
-        $open->assertJsonPath('machine.putBack.0.what', 'Service valve shut: liquid, circuit A')->assertJsonPath('machine.putBack.0.shuts', [8, 9])->assertJsonPath('machine.putBack.0.closed', false);
-        $open->assertJsonPath('machine.tape.0.kind', 'put_back_opened')->assertJsonPath('machine.tape.0.headline', 'Service valve shut: liquid, circuit A');
-        self::assertStringContainsString('Service valve shut', $open->json('machine.startRefused.0'));
+        $open->assertJsonPath('machine.putBack.0.what', 'Service valve closed: liquid, circuit A')->assertJsonPath('machine.putBack.0.shuts', [8, 9])->assertJsonPath('machine.putBack.0.closed', false);
+        $open->assertJsonPath('machine.tape.0.kind', 'put_back_opened')->assertJsonPath('machine.tape.0.headline', 'Service valve closed: liquid, circuit A');
+        self::assertContains('Held by the put-back list: Service valve closed: liquid, circuit A.', $open->json('machine.startRefused'));
         $this->write($helper, "machines/$machine->id/put-back/{$open->json('putBack')}/close", ['word' => 'open, seven turns'])->assertCreated()
-            ->assertJsonPath('machine.putBack.0.closed', true)->assertJsonPath('machine.tape.0.headline', 'Service valve shut: liquid, circuit A: open, seven turns');
+            ->assertJsonPath('machine.putBack.0.closed', true)->assertJsonPath('machine.tape.0.headline', 'Service valve closed: liquid, circuit A: open, seven turns');
     }
 
     public function testWhatIsLeftOutOnPurposeStillShutsButNoLongerHoldsTheHandover(): void
@@ -60,7 +60,7 @@ final class PutBackTest extends FeatureTestCase
         $walked = $this->record($starter, $machine, 'list.prestart', ['items' => [['id' => 'doors_on', 'answer' => 'yes']]]);
         self::assertSame([true, true, false], $closed($walked));
         self::assertSame([7, 6, 5, 4, 3, 2, 1], array_column($walked->json('machine.tape'), 'at'));
-        $walked->assertJsonPath('machine.news', 7)->assertJsonPath('at', 5)->assertJsonPath('machine.tape.0.headline', 'Panel, door or guard off: gas section: on, by the pre-start list');
+        $walked->assertJsonPath('machine.news', 7)->assertJsonPath('at', 5)->assertJsonPath('machine.tape.0.headline', 'Panel, door or guard off: gas section: back on, per the pre-start list');
     }
 
     public function testALockIsNeverOpenedByHandAndNothingWithoutAPlace(): void
@@ -92,7 +92,7 @@ final class PutBackTest extends FeatureTestCase
         self::assertSame([[8], 15], $known['safety_bypassed']);
         self::assertSame([[], 60], $known['detector']);
         self::assertSame([[6, 8], null], $known['cores_out']);
-        self::assertCount(19, $this->actingAs($this->person(Role::Helper))->getJson('/api/v1/checks')->json('putBackKinds'));
+        self::assertCount(30, $this->actingAs($this->person(Role::Helper))->getJson('/api/v1/checks')->json('putBackKinds'));
     }
 
     public function testNewsIsTheLastPlaceOnTheTape(): void

@@ -23,8 +23,8 @@ final class RecordingTest extends FeatureTestCase
         self::assertSame([86.0, 'ft', 'm'], [(float) $length->value_read, $length->unit_read, $length->unit]);
         self::assertEqualsWithDelta(26.2128, (float) $length->value, 1e-9);
         $verdict = DB::table('verdicts')->where('machine_id', $machine->id)->first();
-        self::assertSame(['power.circuit', 1, 'clear'], [$verdict->check, $verdict->check_version, $verdict->status]);
-        self::assertStringContainsString('suit the plate', json_decode($verdict->said, true)['headline']);
+        self::assertSame(['power.circuit', 2, 'clear'], [$verdict->check, $verdict->check_version, $verdict->status]);
+        self::assertStringContainsString('Wire and breaker match', json_decode($verdict->said, true)['headline']);
         self::assertSame('8', json_decode($verdict->input, true)['conductor']);
     }
 

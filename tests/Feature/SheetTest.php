@@ -47,7 +47,7 @@ final class SheetTest extends FeatureTestCase
         self::assertSame([[2, 'Some office', 0], [1, '', 1]], array_map(fn (array $v): array => [$v['version'], $v['who'], $v['machines']], $kept->json('versions')));
         $this->write($office, 'sheets?seen=1', $body)->assertStatus(409);
         $this->write($office, 'sheets', ['colour' => 'grey'] + $body)->assertStatus(422);
-        self::assertSame('32.8 A', $this->read($office, "machines/$machine->id")->json('prefill')['power.circuit']['mca']);
+        self::assertSame('32.8 A', $this->read($office, "machines/$machine->id")->json('prefill')['power.circuit']['machine']['mca']);
         $this->write($this->person(Role::Helper, $office->company), 'sheets', $body)->assertForbidden();
         app(CurrentCompany::class)->set(null);
         $this->actingAs($this->person(Role::Lead))->getJson("/api/v1/sheets/{$shelf['id']}")->assertNotFound();
@@ -58,11 +58,11 @@ final class SheetTest extends FeatureTestCase
         $lead = $this->person(Role::Lead);
         $machine = $this->machine($lead);
         $circuit = ['mca' => '36 A', 'mocp' => '40.0 A', 'breaker' => '40 A', 'conductor' => '8', 'insulation' => 90, 'terminal_rating' => 75];
-        $this->record($lead, $machine, 'power.circuit', $circuit)->assertStatus(422)->assertJsonPath('field', 'reason')->assertJsonPath('accepted', 'why mca is 36 A where the sheet has 32.8 A');
+        $this->record($lead, $machine, 'power.circuit', $circuit)->assertStatus(422)->assertJsonPath('field', 'reason')->assertJsonPath('accepted', 'why you entered 36 A for Nameplate MCA when the sheet says 32.8 A');
         $this->write($lead, "machines/$machine->id/checks/power.circuit", ['input' => $circuit, 'reason' => 'plate was replaced'])->assertCreated()->assertJsonPath('machine.tape.0.reason', 'plate was replaced');
         $this->record($lead, $machine, 'power.circuit', ['mca' => '32.80 A'] + $circuit)->assertCreated();
         $this->record($lead, $machine, 'power.running_amps', ['loads' => [['name' => 'C1', 'kind' => 'scroll', 'plate_amps' => '12 A', 'amps_a' => '9 A']]])->assertStatus(422)->assertJsonPath('field', 'reason');
-        self::assertSame('32.8 A', $this->read($lead, "machines/$machine->id")->json('plate')['power.circuit']['mca']);
+        self::assertSame('32.8 A', $this->read($lead, "machines/$machine->id")->json('plate')['power.circuit']['machine']['mca']);
     }
 
     /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
@@ -80,7 +80,7 @@ final class SheetTest extends FeatureTestCase
             app(KeepSheet::class)->keep((string) json_encode($sheet));
             self::fail('it was kept');
         } catch (Refusal $problem) {
-            self::assertSame(422, $problem->status);
+            self::assertSame('bad-input', $problem->reason->value);
             self::assertStringStartsWith('sheet', (string) $problem->members['field']);
         }
     }

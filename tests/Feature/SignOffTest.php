@@ -32,7 +32,7 @@ final class SignOffTest extends FeatureTestCase
 
     public function testStarterAndLeadSignAndALaterEntryIsAnAddendum(): void
     {
-        $this->sign($this->lead, 'lead')->assertStatus(409)->assertJsonPath('detail', 'It is reviewed before it is signed: something was written since the last review.');
+        $this->sign($this->lead, 'lead')->assertStatus(409)->assertJsonPath('detail', 'Review it before you sign: something was added since the last review.');
         $this->sign($this->starter, 'starter')->assertCreated()->assertJsonPath('machine.signOff.signatures.0.role', 'starter');
         $this->write($this->lead, $this->path('reviews'), ['word' => 'Read it all', 'seen' => $this->seen()])->assertCreated()->assertJsonPath('machine.signOff.reviewCounts', true);
         $signed = $this->sign($this->lead, 'lead')->assertCreated();
@@ -70,8 +70,8 @@ final class SignOffTest extends FeatureTestCase
         $signed = $this->sign($this->lead, 'lead')->assertCreated();
         self::assertSame(['answered', 'watch'], [$signed->json('machine.gates.11.state'), $signed->json('machine.status')]);
         self::assertContains('conditional', $signed->json('machine.gates.11.flags'));
-        self::assertContains('On a condition: Circuit B: Windings open.', $signed->json('machine.gates.11.notes'));
-        self::assertContains('Hand over: On a condition: Circuit B: Windings open.', $this->get_($this->starter, 'record')->json('notes'));
+        self::assertContains('Conditional: Circuit B: Windings open; Compressor C2: Windings open.', $signed->json('machine.gates.11.notes'));
+        self::assertContains('Hand over: Conditional: Circuit B: Windings open; Compressor C2: Windings open.', $this->get_($this->starter, 'record')->json('notes'));
     }
 
     public function testAReadingTheSeasonForbidsMayWaitForSomebodyWithADate(): void
@@ -95,7 +95,7 @@ final class SignOffTest extends FeatureTestCase
     {
         $out = $this->write($this->starter, $this->path('put-back'), ['kind' => 'detector', 'where' => 'corridor'])->json('putBack');
         $held = $this->sign($this->starter, 'starter')->assertStatus(409);
-        self::assertContains('put back: Detector covered: corridor', $held->json('reasons'));
+        self::assertContains('put back: Smoke detector covered: corridor', $held->json('reasons'));
         $this->write($this->starter, $this->path("put-back/$out/close"), ['word' => 'uncovered'])->assertCreated();
         $this->sign($this->starter, 'starter')->assertCreated();
     }

@@ -22,7 +22,7 @@ final class StartUpTest extends FeatureTestCase
         [$starter, $machine] = $this->atRotation();
         $this->rotation($starter, $machine, 'cba', ['C1' => ['pressure_moved' => false, 'noise' => 'loud', 'amps' => '5.1 A'], 'Blower' => ['observed' => 'backwards']])
             ->assertJsonPath('machine.gates.6.state', 'stopped')->assertJsonPath('machine.gates.7.state', 'stopped');
-        $this->write($starter, "machines/$machine->id/starts")->assertStatus(409)->assertJsonPath('type', '/problems/gate-shut');
+        $this->write($starter, "machines/$machine->id/starts")->assertStatus(409)->assertJsonPath('type', '/problems/not-ready');
 
         $locked = $this->record($starter, $machine, 'power.lockout', self::lockout())->assertCreated();
         $lock = $locked->json('putBack');
@@ -32,7 +32,7 @@ final class StartUpTest extends FeatureTestCase
 
         $this->write($starter, "machines/$machine->id/put-back/$lock/close", ['word' => 'lock off'])->assertCreated();
         $this->write($starter, "machines/$machine->id/put-back/$lock/close", ['word' => 'again'])->assertStatus(409);
-        $items = array_map(fn (string $id): array => ['id' => $id, 'answer' => 'yes'], explode(' ', 'nobody_at_it shipping_out lugs wheel_free belt arrows valves_open doors_on filters_in coil_clear trap_primed crankcase calls_off safeties earth rotation_read gas_tested'));
+        $items = array_map(fn (string $id): array => ['id' => $id, 'answer' => 'yes'], explode(' ', 'nobody_at_it shipping_out lugs wheel_free belt arrows valves_open standing_pressure caps_bubbled doors_on filters_in coil_clear trap_primed crankcase calls_off safeties earth neutral volts_read rotation_read gas_tested'));
         $this->record($starter, $machine, 'list.prestart', ['items' => $items, 'job_type' => 'rooftop'])->assertCreated();
         $this->write($starter, "machines/$machine->id/starts")->assertCreated();
         $this->record($starter, $machine, 'power.voltage', ['volts_ab' => '478 V', 'volts_bc' => '475 V', 'volts_ca' => '480 V', 'plate_voltage' => '460', 'loaded' => true], 'loaded')->assertCreated();
@@ -48,7 +48,7 @@ final class StartUpTest extends FeatureTestCase
         $this->rotation($starter, $machine, 'cba', []);
         $again = $this->rotation($starter, $machine, 'abc', []);
         $again->assertJsonPath('machine.gates.6.state', 'stopped');
-        self::assertStringContainsString('no lockout is recorded in between', $again->json('machine.gates.6.sentence'));
+        self::assertStringContainsString('no lockout was recorded in between', $again->json('machine.gates.6.sentence'));
     }
 
     public function testMoreThanAMinuteBackwardsAsksForWindingsAndInsulationFirst(): void
@@ -74,7 +74,7 @@ final class StartUpTest extends FeatureTestCase
         [$starter, $machine] = $this->atRotation();
         $seen = $this->rotation($starter, $machine, 'cba', ['C1' => ['pressure_moved' => false, 'noise' => 'loud', 'amps' => '5.0 A'], 'Blower' => ['observed' => 'correct']]);
         self::assertStringContainsString('Blower', $seen->json('machine.tape.0.headline'));
-        self::assertContains('Put Blower back at the same time, or it will run backwards afterwards.', $seen->json('machine.tape.0.next'));
+        self::assertContains('Swap Blower back under the same lockout, or it will run backwards.', $seen->json('machine.tape.0.next'));
     }
 
     public function testAReadingOfARunningMachineBeforeRunIsOpenIsKeptOutOfOrder(): void

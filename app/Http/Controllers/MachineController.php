@@ -143,7 +143,7 @@ final class MachineController
     /** Pressed without signal, or while a write was waiting: it could not be checked then. */
     private static function unchecked(Request $request): bool
     {
-        $unchecked = $request->getContent() === '' ? false : Body::object($request)->unchecked ?? false;
+        $unchecked = in_array($request->getContent(), ['', '[]'], true) ? false : Body::object($request)->unchecked ?? false;
 
         return is_bool($unchecked) ? $unchecked : throw Refusal::field('unchecked', $unchecked, 'true or false');
     }

@@ -132,7 +132,7 @@ final readonly class EquipmentSheet
             $filled[] = $one === [] && is_array($row) ? $row : $one;
         }
 
-        return array_values($filled);
+        return $filled;
     }
 
     /** @return list<array<string, mixed>> motors one by one, those of a pair numbered */

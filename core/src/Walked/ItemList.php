@@ -10,6 +10,7 @@ use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Gate\JobType;
+use IronStart\Core\Verdict\Effect;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Value;
@@ -95,7 +96,16 @@ abstract class ItemList implements Check
             $findings[] = Finding::note('all_done', ['count' => $of]);
         }
 
-        return new Judgement($findings, ['done' => Value::of($done, '1'), 'of' => Value::of($of, '1')], false, static::cautions(), [Finding::note('basis')]);
+        return new Judgement($findings, ['done' => Value::of($done, '1'), 'of' => Value::of($of, '1')], false, static::cautions(), [Finding::note('basis')], sets: static::sets($answers));
+    }
+
+    /**
+     * @param array<string, string> $answers by item
+     * @return list<Effect>
+     */
+    protected static function sets(array $answers): array
+    {
+        return [];
     }
 
     /** @return list<string> */

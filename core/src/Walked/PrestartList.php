@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IronStart\Core\Walked;
 
 use IronStart\Core\Gate\JobType;
+use IronStart\Core\PutBack\PutBackKind;
+use IronStart\Core\Verdict\Effect;
 
 /** Gate 8: what is walked before anybody says "starting it now". */
 final class PrestartList extends ItemList
@@ -39,6 +41,12 @@ final class PrestartList extends ItemList
             Item::must('rotation_read'),
             Item::must('gas_tested', JobType::Rooftop, JobType::Condensing),
         ];
+    }
+
+    /** With the doors and panels on, none is off. */
+    protected static function sets(array $answers): array
+    {
+        return ($answers['doors_on'] ?? '') === 'yes' ? [Effect::closes(PutBackKind::PanelOff)] : [];
     }
 
     protected static function cautions(): array

@@ -390,6 +390,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What was read together is recorded together, or not at all. */
+        post: operations["recordTogether"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/starts": {
         parameters: {
             query?: never;
@@ -1240,10 +1257,14 @@ export interface components {
         };
         /** @description A fact of the job, asked where it decides. */
         FactView: {
+            /** @description The sheet says yes: a no wants a reason. */
             id: string;
             text: string;
             on: boolean;
             gates: number[];
+            ofUnit: boolean;
+            bySheet: boolean;
+            sheet: boolean;
         };
         /** @description One field of a check. */
         FieldView: {
@@ -1395,6 +1416,7 @@ export interface components {
             jobType: string;
             status: string;
             current: number | null;
+            next: string;
             gates: components["schemas"]["GateView"][];
             putBack: components["schemas"]["PutBackView"][];
             tape: components["schemas"]["TapeEntry"][];
@@ -1415,6 +1437,7 @@ export interface components {
             plate: {
                 [key: string]: unknown;
             };
+            fans: string[];
             version: number;
         };
         /** @description A person of the company. */
@@ -2373,6 +2396,7 @@ export interface operations {
                     fact: string;
                     on: boolean;
                     seen: number;
+                    reason?: string;
                 };
             };
         };
@@ -2445,6 +2469,7 @@ export interface operations {
                     why: string;
                     wire: string;
                     who: string;
+                    fans?: string[];
                 };
             };
         };
@@ -2670,6 +2695,54 @@ export interface operations {
             };
         };
     };
+    recordTogether: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    parts: {
+                        check: string;
+                        subject?: string;
+                        input?: {
+                            [key: string]: unknown;
+                        };
+                        supersedes?: number | null;
+                    }[];
+                    instrument?: number | null;
+                    reason?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Recorded */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordedView"];
+                };
+            };
+            /** @description A value that does not work */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
     start: {
         parameters: {
             query?: never;
@@ -2681,7 +2754,13 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": {
+                    unchecked?: boolean;
+                };
+            };
+        };
         responses: {
             /** @description Starting it now */
             201: {

@@ -12,6 +12,7 @@ use App\Views\ItemView;
 use App\Views\PutBackKindView;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Field;
+use IronStart\Core\Check\FieldType;
 use IronStart\Core\Gate\FactPlace;
 use IronStart\Core\Gate\Job;
 use IronStart\Core\Gate\JobType;
@@ -41,6 +42,7 @@ final class CheckCatalogue
                 array_filter(PutBackKind::cases(), fn (PutBackKind $kind): bool => $kind->isOpenedByHand()),
             )),
             (object) $this->facts(),
+            (object) Units::signs(),
         );
     }
 
@@ -84,15 +86,29 @@ final class CheckCatalogue
             $field->told($field->max),
             $field->unit,
             $field->options,
+            $this->optionWords($check, $field, $prefix . $field->name),
             array_map(fn (Field $f): FieldView => $this->field($check, $f, "$prefix$field->name."), $field->fields),
             $field->accepted(),
+            $field->kind === null ? null : ['us' => $field->starts ?: Units::start($field->kind, 'us'), 'si' => $field->starts ?: Units::start($field->kind, 'si')],
+            $field->instrument->value ?? '',
+            $field->told,
+            $field->brought || $field->ofJob,
+            $field->sheet !== '' && ! $field->sheetStarts,
+            $field->orFlag ?? '',
+            $field->type === FieldType::Text ? $field->length : 0,
         );
+    }
+
+    /** @return list<string> what a person presses; the gates are asked by nobody */
+    private function optionWords(string $check, Field $field, string $path): array
+    {
+        return $check === 'job.gates' || $field->type === FieldType::Choices ? [] : array_map(fn (string|int $option): string => $this->phrases->option($check, $path, $option), $field->options);
     }
 
     private function item(string $check, Item $item): ItemView
     {
-        [$text] = $this->phrases->field($check, "items.$item->id");
+        [$text, $help] = $this->phrases->field($check, "items.$item->id");
 
-        return new ItemView($item->id, $text, $item->must, $item->always, $item->types === null ? null : array_map(fn (JobType $t): string => $t->value, $item->types));
+        return new ItemView($item->id, $text, $item->must, $item->always, $item->types === null ? null : array_map(fn (JobType $t): string => $t->value, $item->types), $help, $this->phrases->readyReasons($check, $item->id));
     }
 }

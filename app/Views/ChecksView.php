@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** The checks, and the words of the core. */
-#[OA\Schema(required: ['checks', 'cautions', 'gates', 'putBackKinds', 'facts'])]
+#[OA\Schema(required: ['checks', 'cautions', 'gates', 'putBackKinds', 'facts', 'signs'])]
 final readonly class ChecksView
 {
     /**
@@ -26,6 +26,9 @@ final readonly class ChecksView
         public array $putBackKinds,
         #[OA\Property(type: 'object', additionalProperties: true)]
         public object $facts,
+        /** How units are written where that is not their symbol. */
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
+        public object $signs,
     ) {
     }
 }

@@ -21,7 +21,7 @@ $list = fn (string $question, string $short, string $done, string $basis, array 
     'short' => $short,
     'fields' => $fields + array_combine(
         array_map(fn (string $id): string => "items.$id", array_keys($items)),
-        array_map(fn (array $item): array => [$item[0], $item[3] ?? ''], array_values($items)),
+        array_map(fn (array $item): array => [$item[0], $item[3] ?? '', $item[4] ?? ''], array_values($items)),
     ),
     'say' => array_combine(
         array_map(fn (string $id): string => "item_$id", array_keys($items)),

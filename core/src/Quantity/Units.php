@@ -59,6 +59,44 @@ final class Units
         'leak_rate' => ['Pa.m3/s' => [1.0], 'micron.L/s' => [0.133322e-3], 'mbar.L/s' => [0.1]],
     ];
 
+    /** How a unit is written for people, where that is not its symbol. */
+    private const SIGNS = [
+        'degF' => '°F', 'degC' => '°C', 'delta_degF' => '°F', 'delta_degC' => '°C', 'K_diff' => 'K', 'Mohm' => 'megohm', 'inH2O' => 'in. w.c.', 'inHg_abs' => 'in. Hg', 'in' => 'in.',
+        'm2' => 'm²', 'in2' => 'sq in.', 'ft2' => 'sq ft', 'cm2' => 'cm²', 'm3' => 'm³', 'ft3' => 'cu ft', 'm3/h' => 'm³/h', 'kg/m3' => 'kg/m³', 'lb/ft3' => 'lb/cu ft', 'g/m3' => 'g/m³',
+        'N.m' => 'N·m', 'ft.lb' => 'ft·lb', 'deg' => '°', 'W/m.K' => 'W/m·K', 'W/m2.K' => 'W/m²·K', 'MJ/m3' => 'MJ/m³', 'Btu/ft3' => 'Btu/cu ft', 'Pa.m3/s' => 'Pa·m³/s', 'micron.L/s' => 'micron·L/s', 'mbar.L/s' => 'mbar·L/s', 'kgf/cm2g' => 'kg/cm²',
+    ];
+
+    /** The unit a box starts in, by system of units; the first of a kind where none is named. */
+    private const STARTS = [
+        'us' => [
+            'temperature' => 'degF', 'temperature_difference' => 'delta_degF', 'gauge_pressure' => 'psig', 'absolute_pressure' => 'micron', 'pressure_difference' => 'psi', 'small_pressure' => 'inH2O',
+            'length' => 'ft', 'area' => 'ft2', 'volume' => 'ft3', 'mass' => 'lb', 'mass_per_length' => 'oz/ft', 'density' => 'lb/ft3', 'air_flow' => 'cfm', 'gas_flow' => 'cfh', 'purge_flow' => 'scfh',
+            'heat' => 'Btu/h', 'torque' => 'ft.lb', 'time' => 'min', 'heating_value' => 'Btu/ft3', 'humidity_ratio' => 'gr/lb', 'electric_power' => 'kW',
+        ],
+        'si' => [
+            'temperature' => 'degC', 'temperature_difference' => 'K_diff', 'gauge_pressure' => 'barg', 'absolute_pressure' => 'micron', 'pressure_difference' => 'kPa', 'small_pressure' => 'Pa',
+            'air_flow' => 'm3/h', 'heat' => 'kW', 'time' => 'min', 'electric_power' => 'kW',
+        ],
+    ];
+
+    /** How a unit is written for people. */
+    public static function sign(string $unit): string
+    {
+        return self::SIGNS[$unit] ?? $unit;
+    }
+
+    /** @return array<string, string> every unit that is written otherwise than its symbol */
+    public static function signs(): array
+    {
+        return self::SIGNS;
+    }
+
+    /** @param 'us'|'si' $units */
+    public static function start(Kind $kind, string $units): string
+    {
+        return self::STARTS[$units][$kind->value] ?? self::canonical($kind);
+    }
+
     /** @return list<string> The symbols accepted for a kind, the canonical one first. */
     public static function of(Kind $kind): array
     {

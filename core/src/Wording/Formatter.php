@@ -13,10 +13,6 @@ final class Formatter
 {
     private const MORE_DECIMALS = 3;
 
-    private const SIGNS = [
-        '%' => '%', 'ohm' => ' ohm', 'Mohm' => ' megohm', 'degF' => ' °F', 'degC' => ' °C', '' => '',
-    ];
-
     /** @param 'us'|'si' $units */
     public function say(Said $said, string $units): string
     {
@@ -33,7 +29,7 @@ final class Formatter
             }
         }
 
-        return $text . (self::SIGNS[$unit] ?? " $unit");
+        return $text . ($unit === '' || $unit === '%' ? $unit : ' ' . Units::sign($unit));
     }
 
     /** A number with at most so many decimals, without trailing zeros. */

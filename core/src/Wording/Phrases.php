@@ -77,6 +77,30 @@ final class Phrases
         return is_string($word) ? $word : throw UnknownPhrase::named("word $group.$key");
     }
 
+    /**
+     * What a person presses for an option of a field.
+     *
+     * @param string $path of the field, without indexes
+     */
+    public function option(string $check, string $path, string|int $option): string
+    {
+        $options = $this->area('options');
+        $name = substr((string) strrchr(".$path", '.'), 1);
+        $words = $options["$check.$path"] ?? $options[$name] ?? [];
+        $word = is_array($words) ? ($words[$option] ?? $words['*'] ?? null) : null;
+
+        return is_string($word) ? str_replace('{n}', (string) $option, $word) : throw UnknownPhrase::named("$check, option $option of $path");
+    }
+
+    /** @return list<string> reasons ready to press where an item does not apply */
+    public function readyReasons(string $check, string $item): array
+    {
+        $fields = $this->check($check)['fields'] ?? [];
+        $told = is_array($fields) ? ($fields["items.$item"] ?? null) : null;
+
+        return is_array($told) && is_string($told[2] ?? null) && $told[2] !== '' ? [$told[2]] : [];
+    }
+
     /** One or two plain sentences for a caution of the catalogue. */
     public function caution(string $id): string
     {

@@ -1185,6 +1185,7 @@ export interface components {
         };
         /** @description The checks, and the words of the core. */
         ChecksView: {
+            /** @description How units are written where that is not their symbol. */
             checks: components["schemas"]["CheckView"][];
             cautions: {
                 [key: string]: string;
@@ -1193,6 +1194,9 @@ export interface components {
             putBackKinds: components["schemas"]["PutBackKindView"][];
             facts: {
                 [key: string]: unknown;
+            };
+            signs: {
+                [key: string]: string;
             };
         };
         /** @description A clock that runs, or has ended and waits to be seen to. A put-back entry with a limit is one too. */
@@ -1268,6 +1272,7 @@ export interface components {
         };
         /** @description One field of a check. */
         FieldView: {
+            /** @description The most letters a text may have; 0 for what is no text. */
             name: string;
             type: string;
             need: string;
@@ -1281,8 +1286,19 @@ export interface components {
             max: number | null;
             unit: string;
             options: (string | number)[];
+            optionWords: string[];
             fields: components["schemas"]["FieldView"][];
             accepted: string;
+            starts: {
+                us: string;
+                si: string;
+            } | null;
+            instrument: string;
+            told: boolean;
+            brought: boolean;
+            sheet: boolean;
+            orFlag: string;
+            length: number;
         };
         /** @description What begins with the words. */
         FoundListView: {
@@ -1369,11 +1385,14 @@ export interface components {
         };
         /** @description One item of a list. */
         ItemView: {
+            /** @description Reasons ready to press where it does not apply. */
             id: string;
             text: string;
             must: boolean;
             always: boolean;
             types: string[] | null;
+            help: string;
+            ready: string[];
         };
         JobInput: {
             /** @description What is said of a job. Its type and facts are said when it is made; facts change on the tape. */

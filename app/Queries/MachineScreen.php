@@ -11,6 +11,8 @@ use App\Views\MachineView;
 use App\Views\MissingView;
 use App\Views\ReadyView;
 use Illuminate\Database\Eloquent\Collection;
+use IronStart\Core\Gate\CheckTable;
+use IronStart\Core\Gate\Gates;
 use IronStart\Core\Wording\GateLine;
 
 /** All that the Machine screen needs, in one answer. */
@@ -66,7 +68,23 @@ final class MachineScreen
             plate: (object) $this->prefill->plate($machine),
             fans: Standings::sheet($machine)->fans(),
             version: $machine->version,
+            tooEarly: self::tooEarly($standing),
         );
+    }
+
+    /** @return list<string> */
+    private static function tooEarly(Standing $standing): array
+    {
+        $early = [];
+        foreach (CheckTable::checks() as $check) {
+            foreach (['machine', 'loaded'] as $subject) {
+                if (CheckTable::isOrdered($check, $subject) && Gates::tooEarly($standing->job, $check, $subject, $standing->gates) !== []) {
+                    $early[] = "$check:$subject";
+                }
+            }
+        }
+
+        return $early;
     }
 
     /** @param \Illuminate\Support\Collection<int, \stdClass> $rows */

@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** All that the Machine screen needs. */
-#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'next', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest', 'plate', 'fans', 'version'])]
+#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'next', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest', 'plate', 'fans', 'version', 'tooEarly'])]
 final readonly class MachineView
 {
     /**
@@ -21,6 +21,7 @@ final readonly class MachineView
      * @param list<PartOutView> $partsOut
      * @param list<FactView> $facts
      * @param list<string> $fans
+     * @param list<string> $tooEarly
      */
     public function __construct(
         #[OA\Property()]
@@ -83,6 +84,9 @@ final readonly class MachineView
         public array $fans,
         #[OA\Property()]
         public int $version,
+        /** Readings that come too early as it stands, as `check:subject`: they are kept, marked out of order. */
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $tooEarly,
     ) {
     }
 }

@@ -33,6 +33,10 @@ return [
             'll_480' => '480 V three-phase supply',
             'll_600' => '600 V three-phase supply',
         ],
+        'drawn' => [
+            'mca' => 'nameplate MCA', 'mocp' => 'nameplate MOCP', 'wire' => 'wire is good for', 'breaker' => 'breaker', 'mca_worked' => 'MCA worked out', 'mocp_worked' => 'MOCP worked out',
+            'running' => 'running', 'needed' => 'needed with margin', 'source' => 'supply is good for', 'inrush' => 'starting inrush',
+        ],
         'evidence' => [
             'meter_abc' => 'the rotation meter reads A-B-C',
             'meter_cba' => 'the rotation meter reads C-B-A',

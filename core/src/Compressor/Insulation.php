@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Compressor;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
@@ -13,6 +14,7 @@ use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
+use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -28,7 +30,7 @@ use IronStart\Core\Verdict\Value;
  * corrects to 40 °C by R_40 = R·0.5^((40 − T)/10). Under 0.5 Mohm as read it is grounded in either. A
  * multimeter's few volts can convict and never clear.
  */
-final class Insulation implements Check, DrawsOnRecord
+final class Insulation implements Check, DrawsOnRecord, Draws
 {
     use NoContradictions;
 
@@ -42,6 +44,8 @@ final class Insulation implements Check, DrawsOnRecord
     private const POOR = 2.0;
     private const MOIST = 20.0;
     private const GOOD = 100.0;
+    /** Mohm; where its drawing ends. */
+    private const TOP = 1000.0;
     /** K; the motor standard's temperature, 40 °C. */
     private const STANDARD_AT = 313.15;
     private const STANDARD_STOP = 5.0;
@@ -82,6 +86,13 @@ final class Insulation implements Check, DrawsOnRecord
         $last = $past->value('compressor.insulation', $subject, 'megohms');
 
         return is_numeric($last) && $last > 0 ? ['previous_megohms' => ['value' => (float) $last, 'unit' => 'Mohm']] : [];
+    }
+
+    public static function drawing(Input $in, array $values): array
+    {
+        return Drawn::scale('Mohm', self::LIQUID, [
+            ['to' => self::GROUNDED, 'is' => Status::Stop], ['to' => self::MOIST, 'is' => Status::Watch], ['to' => self::TOP, 'is' => Status::Clear],
+        ], isset($values['megohms']) ? (float) $values['megohms']->value : null, true);
     }
 
     public function judge(Input $in): Judgement

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Judge;
 
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
@@ -40,7 +41,9 @@ final class Judge
     {
         $check = $this->registry->get($id);
 
-        return $this->speaker->verdict($check, $check->judge($input), $units);
+        $judgement = $check->judge($input);
+
+        return $this->speaker->verdict($check, $check instanceof Draws ? $judgement->drawn($check::drawing($input, $judgement->values)) : $judgement, $units);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
@@ -13,6 +14,7 @@ use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
+use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -27,7 +29,7 @@ use IronStart\Core\Verdict\Value;
  * sqrt((T_ins − T)/(T_ins − 30)) and the table's factor of T's band (both are the code's own; local code decides).
  * The drop counts resistance alone; a power factor is taken and has no effect.
  */
-final class Circuit implements Check, DrawsOnRecord
+final class Circuit implements Check, DrawsOnRecord, Draws
 {
     private const TABLE_AMBIENT = 30.0;
     /** °C added where the raceway lies on the roof in the sun, under 7/8 in above it. */
@@ -102,6 +104,19 @@ final class Circuit implements Check, DrawsOnRecord
         if ($in->all('hot_length', 'length') && $in->number('hot_length') > $in->number('length')) {
             yield InputError::at('hot_length', $in->in('hot_length', 'ft'), 'no more than the whole length', 'ft is longer than the whole run');
         }
+    }
+
+    public static function drawing(Input $in, array $values): array
+    {
+        $usable = isset($values['usable_ampacity']) ? (float) $values['usable_ampacity']->value : null;
+        $isSmall = $usable !== null && $in->given('mca') && Limit::under($usable, $in->number('mca'));
+
+        return Drawn::bars('A', [
+            ['word' => 'mca', 'value' => $in->maybe('mca'), 'is' => 'pale'],
+            ['word' => 'wire', 'value' => $usable, 'is' => $isSmall ? 'stop' : 'plain'],
+            ['word' => 'breaker', 'value' => $in->maybe('breaker'), 'is' => ($values['breaker_ok']->value ?? true) === false ? 'stop' : 'plain'],
+            ['word' => 'mocp', 'value' => $in->maybe('mocp'), 'is' => 'pale'],
+        ]);
     }
 
     public function judge(Input $in): Judgement

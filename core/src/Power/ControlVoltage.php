@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
@@ -14,6 +15,7 @@ use IronStart\Core\Check\NoContradictions;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Verdict\Caution;
+use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -23,7 +25,7 @@ use IronStart\Core\Verdict\Uncertainty;
 use IronStart\Core\Verdict\Value;
 
 /** Whether the control transformer stands on the right tap, and what its secondary gives. */
-final class ControlVoltage implements Check, DrawsOnRecord
+final class ControlVoltage implements Check, DrawsOnRecord, Draws
 {
     use NoContradictions;
 
@@ -31,6 +33,9 @@ final class ControlVoltage implements Check, DrawsOnRecord
     private const NOMINAL = 24.0;
     private const CLEAR = [22.0, 27.0];
     private const WATCH = [20.0, 28.5];
+    /** V; where its drawing begins and ends. */
+    private const FROM = 16.0;
+    private const TO = 32.0;
     /** %, measured against expected: more is loaded or failing. */
     private const DIFFERENCE = 12.0;
     /** Share of the supply by which another tap must be nearer to be worth moving to. */
@@ -66,6 +71,17 @@ final class ControlVoltage implements Check, DrawsOnRecord
         $average = $past->standingAverage();
 
         return $average === null || $average < 50 || $average > 1000 ? [] : ['supply_average' => ['value' => $average, 'unit' => 'V']];
+    }
+
+    /** The bands follow the secondary's nominal. */
+    public static function drawing(Input $in, array $values): array
+    {
+        $scale = $in->number('secondary_nominal') / self::NOMINAL;
+        $band = fn (float $to, Status $is): array => ['to' => $to * $scale, 'is' => $is];
+
+        return Drawn::scale('V', self::FROM * $scale, [
+            $band(self::WATCH[0], Status::Stop), $band(self::CLEAR[0], Status::Watch), $band(self::CLEAR[1], Status::Clear), $band(self::WATCH[1], Status::Watch), $band(self::TO, Status::Stop),
+        ], isset($values['secondary']) ? (float) $values['secondary']->value : null);
     }
 
     public function judge(Input $in): Judgement

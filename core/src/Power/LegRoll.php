@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Verdict\Caution;
+use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -28,7 +30,7 @@ use IronStart\Core\Verdict\Value;
  * s₃ = (d₁ − d₃)/3 and the motor's m = b − s. This solves what "which leg moved" can't, when a high and a low
  * leg are equally far off.
  */
-final class LegRoll implements Check
+final class LegRoll implements Check, Draws
 {
     private const BEFORE = ['before_t1', 'before_t2', 'before_t3'];
     private const AFTER = ['after_t1', 'after_t2', 'after_t3'];
@@ -66,6 +68,11 @@ final class LegRoll implements Check
                 yield InputError::at($set[0], '0 A', 'the amps of a motor that runs', 'and the other two are zero: the motor was not running');
             }
         }
+    }
+
+    public static function drawing(Input $in, array $values): array
+    {
+        return Drawn::bars('A', array_map(fn (string $name): array => ['name' => ucfirst(str_replace('_t', ' T', $name)), 'value' => $in->maybe($name), 'is' => str_starts_with($name, 'before') ? 'pale' : 'plain'], [...self::BEFORE, ...self::AFTER]));
     }
 
     public function judge(Input $in): Judgement

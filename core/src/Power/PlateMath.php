@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -21,7 +23,7 @@ use IronStart\Core\Verdict\Value;
  * MCA = 1.25 × largest motor + other motors + 1.25 × heaters; MOCP = 2.25 × largest motor + the rest, down
  * to a standard size, never below the first standard size that carries MCA.
  */
-final class PlateMath implements Check
+final class PlateMath implements Check, Draws
 {
     private const STANDARD_SIZES = [
         15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200, 225, 250, 300, 350, 400, 450,
@@ -74,6 +76,18 @@ final class PlateMath implements Check
                 }
             }
         }
+    }
+
+    public static function drawing(Input $in, array $values): array
+    {
+        $worked = fn (string $name): ?float => isset($values[$name]) ? (float) $values[$name]->value : null;
+
+        return Drawn::bars('A', [
+            ['word' => 'mca', 'value' => $in->maybe('plate_mca'), 'is' => 'pale'],
+            ['word' => 'mca_worked', 'value' => $worked('mca')],
+            ['word' => 'mocp', 'value' => $in->maybe('plate_mocp'), 'is' => 'pale'],
+            ['word' => 'mocp_worked', 'value' => $worked('mocp')],
+        ]);
     }
 
     public function judge(Input $in): Judgement

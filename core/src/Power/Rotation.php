@@ -480,7 +480,7 @@ final class Rotation implements Check, DrawsOnRecord
             default => 'unknown',
         };
 
-        return ['turns' => in_array('conflict', $codes, true) ? 'unknown' : $turns, 'swap_supply' => $reversed, 'swap_loads' => $loads];
+        return ['shape' => 'rotation', 'turns' => in_array('conflict', $codes, true) ? 'unknown' : $turns, 'swap_supply' => $reversed, 'swap_loads' => $loads];
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
@@ -14,6 +15,7 @@ use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\Verdict\Caution;
+use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Effect;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
@@ -30,7 +32,7 @@ use IronStart\Core\Verdict\Word;
  * A compressor's rated load amps is no working target: running above it counts only with high head. Amps
  * read with the doors off do not count, whatever they are.
  */
-final class RunningAmps implements Check, DrawsOnRecord
+final class RunningAmps implements Check, DrawsOnRecord, Draws
 {
     private const COMPRESSORS = ['scroll', 'screw', 'reciprocating'];
     /** Share of the average under which a leg is gone. */
@@ -103,6 +105,18 @@ final class RunningAmps implements Check, DrawsOnRecord
                 yield InputError::at("{$load->path}plate_points", $volts, 'points at different voltages', 'name one voltage twice');
             }
         }
+    }
+
+    public static function drawing(Input $in, array $values): array
+    {
+        $bars = [];
+        foreach ($in->items('loads') as $i => $load) {
+            $ratio = isset($values["loads.$i.ratio"]) ? 100 * (float) $values["loads.$i.ratio"]->value : null;
+            $isOver = $ratio !== null && Limit::over($ratio, 100 * $load->number('maximum_ratio'));
+            $bars[] = ['name' => $load->text('name'), 'value' => $ratio, 'is' => $isOver ? 'stop' : 'plain'];
+        }
+
+        return Drawn::bars('%', $bars, 100.0);
     }
 
     public function judge(Input $in): Judgement

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
+use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -22,7 +24,7 @@ use IronStart\Core\Verdict\Value;
  * sqrt(x² + y² + x·y) of the two pairs it belongs to. Loads left to choose are placed to make the largest leg
  * least: by trying every way up to nine of them, largest first beyond.
  */
-final class SinglePhaseSplit implements Check
+final class SinglePhaseSplit implements Check, Draws
 {
     use NoContradictions;
 
@@ -54,6 +56,18 @@ final class SinglePhaseSplit implements Check
             )->uniqueBy('name')->needed(),
             Field::amps('feeder_ampacity')->positive()->readWith(null),
         ];
+    }
+
+    public static function drawing(Input $in, array $values): array
+    {
+        $feeder = $in->maybe('feeder_ampacity');
+        $leg = function (string $name, string $key) use ($values, $feeder): array {
+            $amps = isset($values[$key]) ? (float) $values[$key]->value : null;
+
+            return ['name' => $name, 'value' => $amps, 'is' => $amps !== null && $feeder !== null && Limit::over($amps, $feeder) ? 'stop' : 'plain'];
+        };
+
+        return Drawn::bars('A', [$leg('L1', 'leg_a'), $leg('L2', 'leg_b'), $leg('L3', 'leg_c')], $feeder);
     }
 
     public function judge(Input $in): Judgement

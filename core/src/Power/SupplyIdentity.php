@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Instrument;
@@ -12,6 +13,7 @@ use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Verdict\Caution;
+use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -25,7 +27,7 @@ use IronStart\Core\Verdict\Word;
  * A meter alone does not settle everything: a floating delta read with a high-impedance meter can imitate a
  * wye, and a corner-grounded reading may be a ground fault on a floating delta. Both are said, not guessed.
  */
-final class SupplyIdentity implements Check
+final class SupplyIdentity implements Check, Draws
 {
     use NoContradictions;
 
@@ -80,6 +82,16 @@ final class SupplyIdentity implements Check
             Field::parsed('plate_voltage', PlateVoltage::parse(...))->fromSheet('electrical.plate_voltage'),
             Field::quantity('frequency', Kind::Frequency, 'Hz', 10, 400)->readWith(Instrument::Voltmeter)->fromSheet('electrical.frequency', true),
         ];
+    }
+
+    public static function drawing(Input $in, array $values): array
+    {
+        $leg = fn (string $name, ?float $volts): array => ['name' => $name, 'value' => $volts, 'is' => 'plain'];
+        $ground = fn (string $name, string $line): array => ['name' => $name, 'value' => $in->maybe("volts_{$line}g")];
+
+        return Drawn::legs('V', null, null, isset($values['average']) ? (float) $values['average']->value : null, [
+            $leg('L1-L2', $in->maybe('volts_ab')), $leg('L2-L3', $in->maybe('volts_bc')), $leg('L3-L1', $in->maybe('volts_ca')),
+        ], [$ground('L1', 'a'), $ground('L2', 'b'), $ground('L3', 'c')]);
     }
 
     public function judge(Input $in): Judgement

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
@@ -12,6 +13,7 @@ use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
+use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -24,7 +26,7 @@ use IronStart\Core\Verdict\Value;
  * Dip ≈ 100·X''·S_start/S_source / (1 + X''·S_start/S_source). Contactors feel the dip over a few cycles,
  * where transient reactance (0.2 to 0.25) counts; the default 0.15 flatters the generator.
  */
-final class TemporarySupply implements Check, DrawsOnRecord
+final class TemporarySupply implements Check, DrawsOnRecord, Draws
 {
     /** Room over the running load. */
     private const ROOM = 1.25;
@@ -75,6 +77,19 @@ final class TemporarySupply implements Check, DrawsOnRecord
         if ($in->given('mode') && $names !== [] && ! in_array($in->text('mode'), $names, true)) {
             yield InputError::at('mode', $in->text('mode'), implode(', ', $names), 'is not one of the modes');
         }
+    }
+
+    public static function drawing(Input $in, array $values): array
+    {
+        $worked = fn (string $name): ?float => isset($values[$name]) ? (float) $values[$name]->value : null;
+        $isSmall = $worked('needed_kva') !== null && Limit::under($worked('source_kva') ?? 0.0, $worked('needed_kva'));
+
+        return Drawn::bars('kVA', [
+            ['word' => 'running', 'value' => $worked('running_kva'), 'is' => 'pale'],
+            ['word' => 'needed', 'value' => $worked('needed_kva')],
+            ['word' => 'source', 'value' => $worked('source_kva'), 'is' => $isSmall ? 'stop' : 'plain'],
+            ['word' => 'inrush', 'value' => $worked('start_kva'), 'is' => 'pale'],
+        ]);
     }
 
     public function judge(Input $in): Judgement

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
@@ -13,6 +14,7 @@ use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Verdict\Caution;
+use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -28,7 +30,7 @@ use IronStart\Core\Verdict\Word;
  * Extra winding heating 2·u² and the derating curve are the figures motor standards give for unbalanced
  * voltage u (percent departure of the furthest leg from the average).
  */
-final class Voltage implements Check, DrawsOnRecord
+final class Voltage implements Check, DrawsOnRecord, Draws
 {
     private const PAIRS = ['ab', 'bc', 'ca'];
     /** The conductor two pairs share. */
@@ -81,6 +83,17 @@ final class Voltage implements Check, DrawsOnRecord
         $average = $subject === 'loaded' ? $past->standingAverage() : null;
 
         return $average === null || $average <= 0 || $average > 1000 ? [] : ['no_load_average' => ['value' => $average, 'unit' => 'V']];
+    }
+
+    public static function drawing(Input $in, array $values): array
+    {
+        [$low, $high] = self::range($in);
+        $isOut = fn (?float $volts): bool => $volts !== null && (Limit::under($volts, $low) || ($high > 0 && Limit::over($volts, $high)));
+        $leg = fn (string $name, ?float $volts): array => ['name' => $name, 'value' => $volts, 'is' => $isOut($volts) ? 'stop' : 'plain'];
+
+        return Drawn::legs('V', $high > 0 ? $low : null, $high > 0 ? $high : null, isset($values['average']) ? (float) $values['average']->value : null, [
+            $leg('L1-L2', $in->maybe('volts_ab')), $leg('L2-L3', $in->maybe('volts_bc')), $leg('L3-L1', $in->maybe('volts_ca')),
+        ]);
     }
 
     public function judge(Input $in): Judgement

@@ -29,6 +29,12 @@ final readonly class Judgement
         $this->status = self::worst($findings);
     }
 
+    /** @param array<string, mixed> $drawing */
+    public function drawn(array $drawing): self
+    {
+        return new self($this->findings, $this->values, $this->marginal, $this->cautions, $this->basis, $drawing, $this->sets);
+    }
+
     /** @param list<Finding> $findings */
     public static function worst(array $findings): Status
     {

@@ -59,7 +59,7 @@ final class Speaker
             $basis[$this->sentence($id, $note, $units)] = true;
         }
 
-        return new Verdict($id, $check->version(), $judgement, $headline, self::texts($because), self::texts($next), self::texts($basis));
+        return new Verdict($id, $check->version(), $this->named($judgement), $headline, self::texts($because), self::texts($next), self::texts($basis));
     }
 
     /**
@@ -70,6 +70,23 @@ final class Speaker
     public function sentence(string $check, Finding $finding, string $units): string
     {
         return self::begun($this->format($this->phrases->say($check, $finding->phrase)['head'], $this->params($finding, $units)));
+    }
+
+    /** The bars of a drawing that bear a word of the lexicon get its name. */
+    private function named(Judgement $judgement): Judgement
+    {
+        $bars = $judgement->drawing['bars'] ?? null;
+        if (! is_array($bars)) {
+            return $judgement;
+        }
+        foreach ($bars as &$bar) {
+            if (isset($bar['word'])) {
+                $bar['name'] = $this->phrases->word('drawn', $bar['word']);
+                unset($bar['word']);
+            }
+        }
+
+        return $judgement->drawn(['bars' => $bars] + $judgement->drawing);
     }
 
     /** @param array<string, string|int> $params already in words */

@@ -56,7 +56,7 @@ final class SpeakerTest extends TestCase
 
     public function testAVerdictHasItsTenMembersAndAnObjectOfValues(): void
     {
-        $wire = Core::judge()->judge('power.voltage', [], 'us')->toArray();
+        $wire = Core::judge()->judge('power.lockout', [], 'us')->toArray();
         self::assertSame(['check', 'version', 'status', 'marginal', 'headline', 'because', 'next', 'values', 'codes', 'cautions', 'basis'], array_keys($wire));
         self::assertSame('{}', json_encode($wire['values']));
     }

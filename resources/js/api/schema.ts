@@ -1424,6 +1424,7 @@ export interface components {
         };
         /** @description All that the Machine screen needs. */
         MachineView: {
+            /** @description Readings that come too early as it stands, as `check:subject`: they are kept, marked out of order. */
             id: number;
             name: string;
             place: string;
@@ -1458,6 +1459,7 @@ export interface components {
             };
             fans: string[];
             version: number;
+            tooEarly: string[];
         };
         /** @description A person of the company. */
         MemberView: {

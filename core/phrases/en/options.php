@@ -20,7 +20,7 @@ return [
     'checked' => ['windings' => 'winding ohms', 'insulation' => 'megohms to ground', 'oil_acid' => 'oil acid test', 'amps_pressures' => 'amps and pressures'],
     'lock_at' => ['unit_disconnect' => 'the unit\'s disconnect', 'upstream' => 'upstream'],
     'work_at' => ['load_side' => 'load side', 'line_side' => 'line side'],
-    'phases' => [1 => 'single-phase', 3 => 'three-phase'],
+    'phases' => [1 => 'one', 3 => 'three'],
     'conductor' => ['250' => '250 kcmil', '300' => '300 kcmil', '350' => '350 kcmil', '400' => '400 kcmil', '500' => '500 kcmil', '600' => '600 kcmil', '750' => '750 kcmil', '1/0' => '1/0', '2/0' => '2/0', '3/0' => '3/0', '4/0' => '4/0', '*' => '#{n}'],
     'insulation' => ['*' => '{n} °C'],
     'terminal_rating' => ['*' => '{n} °C'],

@@ -22,11 +22,36 @@ export type VerdictView = Schemas['VerdictView']
 /** What somebody else wrote first. */
 export type Theirs = { at: number; who: string; when: string; words: string }
 export type ProblemView = Schemas['ProblemView'] & { theirs?: Theirs; yours?: { words: string } }
-export type Drawing = {
-  turns?: 'forward' | 'reverse' | 'unknown'
-  swap_supply?: boolean
-  swap_loads?: string[]
-}
+export type Drawing =
+  | {
+      shape: 'scale'
+      unit: string
+      from: number
+      decades: boolean
+      value: number | null
+      bands: { to: number; is: string }[]
+    }
+  | {
+      shape: 'bars'
+      unit: string
+      limit: number | null
+      bars: { name: string; value: number | null; is: string }[]
+    }
+  | {
+      shape: 'legs'
+      unit: string
+      low: number | null
+      high: number | null
+      average: number | null
+      legs: { name: string; value: number | null; is: string }[]
+      ground: { name: string; value: number | null }[]
+    }
+  | {
+      shape: 'rotation'
+      turns: 'forward' | 'reverse' | 'unknown'
+      swap_supply: boolean
+      swap_loads: string[]
+    }
 export type Verdict = VerdictView & { drawing?: Drawing }
 
 const DEVICE_KEY = 'iron-start.device'

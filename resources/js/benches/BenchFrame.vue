@@ -1,32 +1,35 @@
 <script setup lang="ts">
 import { ElMessage } from 'element-plus'
-import { computed, ref, toRef } from 'vue'
+import { computed, ref, toRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { type TapeEntry } from '@/api/client'
-import PhotoPick from '@/components/PhotoPick.vue'
+import type { CheckView, Drawing, TapeEntry, Verdict } from '@/api/client'
+import ChoiceField from '@/components/ChoiceField.vue'
 import FoldLine from '@/components/FoldLine.vue'
+import PhotoPick from '@/components/PhotoPick.vue'
 import VerdictLine from '@/components/VerdictLine.vue'
+import { useDraft } from '@/composables/useDraft'
 import { useVerdict } from '@/composables/useVerdict'
+import DrawnShape from '@/drawings/DrawnShape.vue'
 import { wordsOf } from '@/lib/failure'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
-import { useCorrecting, type Part } from './common/parts'
-import { typedOver } from './common/plate'
+import { fieldOf, itemsOf, placeOf, provideBench } from './bench'
+import { useCorrecting } from './correcting'
+import { type Draft, draftOf, freshDraft, inputOf, isPristine } from './entered'
+import InstrumentPick from './InstrumentPick.vue'
+import NextLine from './NextLine.vue'
+import PastEntry from './PastEntry.vue'
+import { typedOver } from './plate'
+import BenchRows from './rows/BenchRows.vue'
+import { type BenchSpec, type Context, isOfParts } from './spec'
 
 /**
- * What every bench has: the verdict while typing, the drawing and the readings side by side, the reasons, and
- * the one button. While nothing is typed it shows what was recorded last.
+ * A bench from its spec: the verdict while typing and its first step, the readings and the drawing side by side, the
+ * reasons, and the one button. While nothing is typed it shows what was recorded last, as past.
  */
-const props = defineProps<{
-  part: Part
-  second?: Part
-  pristine: boolean
-  /** Something that must be said before it may be recorded. */
-  blocked?: string
-  kind?: string
-}>()
-const emit = defineEmits<{ recorded: [status: string]; clear: []; dropCorrection: [] }>()
+const props = defineProps<{ spec: BenchSpec }>()
+const emit = defineEmits<{ recorded: [status: string]; dropCorrection: [] }>()
 const { t } = useI18n()
 const machine = useMachine()
 const checks = useChecks()
@@ -38,79 +41,165 @@ const photos = ref<File[]>([])
 const failure = ref('')
 const root = ref<HTMLElement | null>(null)
 const button = ref<HTMLButtonElement | null>(null)
+const { draft, clear, put } = useDraft<Draft>(`${machine.view?.id}.bench.${props.spec.id}`, freshDraft)
 
-function last(part: Part): TapeEntry | undefined {
-  return machine.view?.tape.find(
-    (e) => e.check === part.check && e.subject === part.subject && !e.suspect && e.kind === 'check',
-  )
-}
+type Filled = Record<string, Record<string, Record<string, unknown>>>
+const kind = computed(() => props.spec.parts[0]?.subject ?? 'machine')
+/** The compressors or circuits it can be about, those still asked for first chosen. */
+const abouts = computed(() =>
+  isOfParts(props.spec)
+    ? (machine.view?.parts ?? [])
+        .filter((p) => p.startsWith(`${kind.value}:`))
+        .map((p) => p.slice(kind.value.length + 1))
+    : [],
+)
+const about = computed({
+  get: () => {
+    const asked = machine.view?.gates
+      .flatMap((gate) => gate.missing)
+      .find((m) => m.check === props.spec.parts[0]?.check)
+      ?.subject.split(':')[1]
+    return draft.value.about ?? asked ?? abouts.value[0]
+  },
+  set: (next) => (draft.value.about = next),
+})
+const aboutOptions = computed(() => abouts.value.map((name) => ({ value: name, text: name })))
+const subjectOf = (subject: string) =>
+  isOfParts(props.spec) && about.value !== undefined
+    ? `${subject}:${about.value}`
+    : isOfParts(props.spec)
+      ? 'machine'
+      : subject
+const views = computed(() =>
+  props.spec.parts.flatMap((part): CheckView[] => {
+    const view = checks.check(part.check)
+    return view === undefined ? [] : [view]
+  }),
+)
+const pristine = computed(() => isPristine(draft.value))
+const parts = computed(() =>
+  props.spec.parts.map((part, i) => {
+    const subject = subjectOf(part.subject)
+    const prefill = (machine.view?.prefill as Filled | undefined)?.[part.check]?.[subject] ?? {}
+    const view = views.value[i]
+    return {
+      check: part.check,
+      subject,
+      prefill,
+      input: view === undefined ? {} : inputOf(view, prefill, draft.value, part.fixed),
+    }
+  }),
+)
+const first = computed(() => parts.value[0] ?? { check: '', subject: 'machine', prefill: {}, input: {} })
+const second = computed(() => parts.value[1])
 
-/** Nothing typed: what was recorded last is shown, judged by its own input. */
-function shown(part: Part | undefined): Record<string, unknown> {
-  if (part === undefined) return {}
-  const before = props.pristine ? last(part) : undefined
-  return before === undefined ? part.input : before.input
-}
-const recordedBefore = computed(() => props.pristine && last(props.part) !== undefined)
-const firstInput = computed(() => shown(props.part))
-const secondInput = computed(() => shown(props.second))
+const last = computed<TapeEntry | undefined>(() =>
+  machine.view?.tape.find(
+    (e) =>
+      e.check === first.value.check &&
+      e.subject === first.value.subject &&
+      e.suspect === '' &&
+      e.kind === 'check',
+  ),
+)
+const past = computed(() => (pristine.value ? last.value : undefined))
+const pastSecond = computed(() =>
+  past.value === undefined
+    ? undefined
+    : machine.view?.tape.find(
+        (e) => e.check === second.value?.check && e.subject === second.value.subject && e.suspect === '',
+      ),
+)
+const live = computed(() => past.value === undefined)
 const main = useVerdict(
-  toRef(() => props.part.check),
-  firstInput,
+  toRef(() => first.value.check),
+  computed(() => first.value.input),
+  live,
 )
 const other =
-  props.second === undefined
+  props.spec.parts.length < 2
     ? null
     : useVerdict(
-        toRef(() => props.second?.check ?? ''),
-        secondInput,
+        toRef(() => second.value?.check ?? ''),
+        computed(() => second.value?.input ?? {}),
+        live,
       )
 const WEIGHT: Record<string, number> = { clear: 0, watch: 1, open: 2, stop: 3 }
 
-/** The graver of the two speaks first. */
+/** The one that explains the other speaks alone when it stops; else the graver of the two speaks first. */
 const leads = computed(() => {
   const [a, b] = [main.verdict.value, other?.verdict.value ?? null]
-  return a !== null && b !== null && (WEIGHT[b.status] ?? 0) > (WEIGHT[a.status] ?? 0) ? b : a
+  if (a === null || b === null) return a
+  const explains = b.check === props.spec.explains && ['stop', 'watch'].includes(b.status)
+  return explains && b.status === 'stop' ? b : (WEIGHT[b.status] ?? 0) > (WEIGHT[a.status] ?? 0) ? b : a
 })
 const follows = computed(() =>
   leads.value === main.verdict.value ? (other?.verdict.value ?? null) : main.verdict.value,
 )
+const speaksAlone = computed(
+  () =>
+    leads.value?.status === 'stop' ||
+    leads.value?.status === 'open' ||
+    follows.value === null ||
+    follows.value.status === 'open',
+)
 const problem = computed(() => main.problem.value ?? other?.problem.value ?? null)
+/** Without signal nothing can be judged: it is kept as it is and judged when it arrives. */
+const blind = computed(() => !machine.reachable && leads.value === null && !pristine.value)
+const status = computed(() => (problem.value !== null ? 'open' : (leads.value?.status ?? 'open')))
 const sentence = computed(() => {
   if (problem.value !== null) return words(problem.value.detail)
   if (blind.value) return t('bench.blind')
   if (leads.value === null) return t('bench.wait')
-  const second = follows.value === null || follows.value.status === 'open' ? '' : ` ${follows.value.headline}`
-  return (
-    leads.value.headline + (leads.value.status === 'open' && follows.value?.status === 'open' ? '' : second)
-  )
+  return speaksAlone.value ? leads.value.headline : `${leads.value.headline} ${follows.value?.headline ?? ''}`
 })
-/** Without signal nothing can be judged: it is kept as it is and judged when it arrives. */
-const blind = computed(() => !machine.reachable && leads.value === null && !props.pristine)
-const status = computed(() => (problem.value !== null ? 'open' : (leads.value?.status ?? 'open')))
-const parts = computed(() => [props.part, ...(props.second === undefined ? [] : [props.second])])
-const outOfOrder = computed(() => isOutOfOrder(props.part))
+const steps = computed(() => {
+  if (problem.value !== null || leads.value === null) return []
+  const others = speaksAlone.value ? [] : (follows.value?.next ?? [])
+  return [...new Set([...leads.value.next, ...others])]
+})
+const early = computed(() =>
+  parts.value.some((p) => machine.view?.tooEarly.includes(`${p.check}:${p.subject}`)),
+)
 /** Figures of the sheet that were typed over: the record wants to know why. */
 const over = computed(() =>
-  props.pristine
+  pristine.value
     ? []
     : parts.value.flatMap((one) =>
         typedOver(
-          (machine.view?.plate as Record<string, Record<string, string>> | undefined)?.[one.check],
+          (machine.view?.plate as Record<string, Record<string, Record<string, string>>> | undefined)?.[
+            one.check
+          ]?.[one.subject],
           one.input,
         ),
       ),
 )
 const why = computed(() => {
-  const [first] = over.value
-  if (first !== undefined) return t('bench.plate', { sheet: first.sheet, typed: first.typed })
-  return outOfOrder.value && !props.pristine ? t('bench.outOfOrder') : ''
+  const [over1] = over.value
+  if (over1 !== undefined) return t('bench.plate', { sheet: over1.sheet, typed: over1.typed })
+  return early.value && !pristine.value ? t('bench.outOfOrder') : ''
 })
-const instruments = computed(
+const context = computed<Context>(() => ({
+  draft: draft.value,
+  tape: machine.view?.tape ?? [],
+  items: Object.assign({}, ...parts.value.map((p) => itemsOf(p.input))) as Context['items'],
+}))
+/** What has to be told before it may be recorded. */
+const blocked = computed(() => {
+  if (pristine.value) return ''
+  const untold = views.value.flatMap((view, i) =>
+    view.fields.filter((f) => f.told && parts.value[i]?.input[f.name] === undefined).map((f) => f.label),
+  )
+  if (untold.length > 0) return t('bench.tell', { what: untold.join(', ').toLowerCase() })
+  const names = props.spec.untold?.(context.value) ?? []
+  return names.length > 0 ? t('bench.tellHours', { names: names.join(', ') }) : ''
+})
+const instrumentKind = computed(
   () =>
-    machine.view?.instruments.filter((i) => props.kind === undefined || i.kind.includes(props.kind)) ?? [],
+    views.value
+      .flatMap((view) => [...view.fields, ...view.fields.flatMap((f) => f.fields)])
+      .find((f) => f.instrument !== '' && !f.brought)?.instrument ?? '',
 )
-const overdue = computed(() => instruments.value.find((i) => i.id === instrument.value)?.overdue ?? false)
 const buttonText = computed(() => {
   if (machine.sending) return t('bench.recording')
   if (status.value === 'stop') return t('bench.recordStop')
@@ -119,19 +208,20 @@ const buttonText = computed(() => {
 const mayRecord = computed(() => session.may('record'))
 const ready = computed(
   () =>
-    !props.pristine &&
+    (!pristine.value || (live.value && status.value !== 'open')) &&
     problem.value === null &&
     (leads.value !== null || blind.value) &&
-    !props.blocked &&
+    blocked.value === '' &&
     (over.value.length === 0 || reason.value.trim() !== '') &&
     !machine.sending &&
     mayRecord.value,
 )
-
-function isOutOfOrder(part: Part): boolean {
-  const running = part.check === 'power.running_amps' || part.subject === 'loaded'
-  return running && (machine.view?.gates.find((g) => g.gate === 8)?.shut ?? false)
-}
+const drawn = computed(() => (past.value ?? main.verdict.value)?.drawing as Drawing | undefined)
+const drawnSecond = computed(() => (pastSecond.value ?? other?.verdict.value)?.drawing as Drawing | undefined)
+const shownInput = computed(() => past.value?.input ?? first.value.input)
+const sketched = computed(
+  () => (past.value ?? main.verdict.value) as Pick<Verdict, 'values' | 'drawing'> | null,
+)
 
 /** The server's word for a value, without the name of the key. */
 function words(detail: string): string {
@@ -139,10 +229,37 @@ function words(detail: string): string {
   return told.charAt(0).toUpperCase() + told.slice(1)
 }
 
-function problemOf(path: string): string {
-  const found = [main.problem.value, other?.problem.value].find((p) => p?.field === path)
+function problemAt(at: string): string {
+  const found = [main.problem.value, other?.problem.value ?? null].find((p, i) => {
+    const [view, part] = [views.value[i], parts.value[i]]
+    return (
+      p?.field !== undefined &&
+      view !== undefined &&
+      part !== undefined &&
+      placeOf(view, String(p.field), part.input, part.prefill, draft.value) === at
+    )
+  })
   return found === undefined || found === null ? '' : words(found.detail)
 }
+const missing = computed(
+  () =>
+    new Set(
+      [main.verdict.value, other?.verdict.value ?? null]
+        .flatMap((v) => v?.codes ?? [])
+        .flatMap((c) => (c.startsWith('missing:') ? [c.slice(8)] : [])),
+    ),
+)
+
+provideBench({
+  spec: props.spec,
+  checks: views,
+  draft,
+  context,
+  prefill: computed(() => Object.assign({}, ...parts.value.map((p) => p.prefill)) as Record<string, unknown>),
+  problemAt,
+  field: (path) => fieldOf(views.value, path),
+  missing,
+})
 
 async function record() {
   if (!ready.value) {
@@ -151,48 +268,59 @@ async function record() {
   }
   failure.value = ''
   const kept = leads.value?.status ?? 'open'
+  const sentParts = parts.value.map((one) => ({
+    check: one.check,
+    subject: one.subject,
+    input: one.input,
+    ...(correcting?.value?.check === one.check ? { supersedes: correcting.value.at } : {}),
+  }))
+  const beside = {
+    ...(instrument.value === undefined ? {} : { instrument: instrument.value }),
+    ...(reason.value === '' ? {} : { reason: reason.value }),
+  }
+  const said = { label: views.value[0]?.short ?? props.spec.id, words: leads.value?.headline ?? '' }
   try {
-    let waits = false
-    for (const one of parts.value) {
-      const sent = await machine.record(
-        one.check,
-        {
-          subject: one.subject,
-          input: one.input,
-          ...(instrument.value === undefined ? {} : { instrument: instrument.value }),
-          ...(correcting?.value?.check === one.check ? { supersedes: correcting.value.at } : {}),
-          ...(reason.value === '' ? {} : { reason: reason.value }),
-        },
-        {
-          label: checks.check(one.check)?.short ?? one.check,
-          words:
-            one === props.part ? sentenceOf(main.verdict.value) : sentenceOf(other?.verdict.value ?? null),
-        },
-      )
-      if (sent === null) return
-      waits ||= sent.at === null
-      for (const photo of one === props.part ? photos.value : [])
-        void machine
-          .photograph(photo, sent, '', { label: t('photo.one'), words: '' })
-          .catch((error: unknown) => (failure.value = wordsOf(error)))
-    }
+    const [one] = sentParts
+    if (one === undefined) return
+    const { check, ...body } = one
+    const sent =
+      sentParts.length === 1
+        ? await machine.record(check, { ...body, ...beside }, said)
+        : await machine.recordTogether(sentParts, beside, said)
+    if (sent === null) return
+    for (const photo of photos.value)
+      void machine
+        .photograph(photo, sent, '', { label: t('photo.one'), words: '' })
+        .catch((error: unknown) => (failure.value = wordsOf(error)))
     reason.value = ''
     photos.value = []
-    ElMessage({ message: t(waits ? 'bench.waits' : 'bench.recorded'), duration: 1500, grouping: true })
-    emit('clear')
+    ElMessage({
+      message: t(sent.at === null ? 'bench.waits' : 'bench.recorded'),
+      duration: 1500,
+      grouping: true,
+    })
+    clear()
     emit('recorded', kept)
   } catch (error) {
     failure.value = wordsOf(error)
   }
 }
 
-function sentenceOf(verdict: { headline: string } | null): string {
-  return verdict?.headline ?? ''
+function dropCorrection() {
+  clear()
+  emit('dropCorrection')
 }
 
-function dropCorrection() {
-  emit('clear')
-  emit('dropCorrection')
+function correct(entry: TapeEntry) {
+  const i = props.spec.parts.findIndex((part) => part.check === entry.check)
+  const view = views.value[i]
+  if (view === undefined) return
+  const name = isOfParts(props.spec) ? entry.subject.split(':')[1] : undefined
+  const prefill = (machine.view?.prefill as Filled | undefined)?.[entry.check]?.[entry.subject] ?? {}
+  put({
+    ...draftOf(view, prefill, entry.input as Record<string, unknown>),
+    ...(name === undefined ? {} : { about: name }),
+  })
 }
 
 /** Enter goes on to the next empty reading; from the last one to the button. */
@@ -204,36 +332,46 @@ function onEnter(event: KeyboardEvent) {
   const next = boxes.slice(at + 1).find((box) => box.value === '')
   ;(next ?? button.value)?.focus()
 }
+watch(about, () => (failure.value = ''))
 
-defineExpose({ record })
+defineExpose({ record, correct })
 </script>
 
 <template>
   <div ref="root" class="frame" @keydown.enter="onEnter" @keydown.esc="($event.target as HTMLElement).blur()">
-    <VerdictLine
-      :status="status"
-      :sentence="sentence"
-      :said="t(`status.${status as 'clear' | 'watch' | 'stop' | 'open'}`)"
-      :note="leads?.marginal ? `(${t('bench.close')})` : ''"
-    />
-    <div class="body">
-      <div class="left">
-        <slot
-          name="drawing"
-          :verdict="main.verdict.value"
-          :input="firstInput"
-          :second="other?.verdict.value ?? null"
-          :second-input="secondInput"
+    <div class="top">
+      <template v-if="past">
+        <PastEntry :entry="past" />
+        <NextLine v-if="past.status !== 'clear'" :steps="past.next" past />
+      </template>
+      <template v-else>
+        <VerdictLine
+          :status="status"
+          :sentence="sentence"
+          :said="t(`status.${status as 'clear' | 'watch' | 'stop' | 'open'}`)"
+          :note="leads?.marginal ? `(${t('bench.close')})` : ''"
         />
-        <FoldLine :verdict="leads" />
-      </div>
+        <NextLine :steps="steps" />
+      </template>
+    </div>
+    <div class="body" :class="{ list: spec.rows[0]?.row === 'walked' }">
       <div class="right">
-        <slot
-          name="fields"
-          :problem-of="problemOf"
-          :verdict="main.verdict.value"
-          :recorded="recordedBefore"
+        <ChoiceField
+          v-if="aboutOptions.length > 1"
+          v-model="about"
+          :label="t(`about.${kind as 'compressor'}`)"
+          :options="aboutOptions"
         />
+        <p v-else-if="isOfParts(spec) && about" class="about">
+          {{ t(`about.${kind as 'compressor'}`) }} {{ about }}
+        </p>
+        <BenchRows />
+        <InstrumentPick v-if="instrumentKind && mayRecord" v-model="instrument" :kind="instrumentKind" />
+      </div>
+      <div class="left" :class="{ past }">
+        <component :is="spec.sketch" v-if="spec.sketch" :verdict="sketched" :input="shownInput" />
+        <DrawnShape v-else-if="spec.rows[0]?.row !== 'walked'" :drawing="drawn" :second="drawnSecond" />
+        <FoldLine v-if="!past" :verdict="leads" />
       </div>
     </div>
     <div class="foot">
@@ -244,6 +382,7 @@ defineExpose({ record })
         </button>
       </p>
       <label v-if="why" class="reason">{{ why }}<input v-model="reason" maxlength="500" /></label>
+      <p v-else-if="early" class="caption early">{{ t('bench.early') }}</p>
       <button
         v-if="mayRecord"
         ref="button"
@@ -255,22 +394,14 @@ defineExpose({ record })
         {{ buttonText }}
       </button>
       <p v-else class="caption">{{ t('bench.cantRecord') }}</p>
-      <PhotoPick v-if="mayRecord && !pristine" v-model="photos" />
-      <label v-if="kind !== undefined && instruments.length > 0 && mayRecord" class="with">
-        {{ t('bench.readWith') }}
-        <select v-model="instrument">
-          <option :value="undefined">{{ t('bench.noInstrument') }}</option>
-          <option v-for="one in instruments" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select>
-        <span v-if="overdue" class="warn">{{ t('bench.overdue') }}</span>
-      </label>
+      <PhotoPick v-if="mayRecord" v-model="photos" />
       <p
         v-if="failure || blocked"
         class="failure"
         :class="{ blocked: !failure }"
         :role="failure ? 'alert' : undefined"
       >
-        {{ failure || (pristine ? '' : blocked) }}
+        {{ failure || blocked }}
       </p>
     </div>
   </div>
@@ -291,11 +422,28 @@ defineExpose({ record })
   overflow: auto;
   padding: 8px 2px 10px 0;
 }
-.left {
-  min-width: 0;
+.body.list {
+  grid-template-columns: minmax(0, 1fr) minmax(0, 5fr);
 }
+.body.list .left {
+  display: none;
+}
+.body.list .right {
+  grid-column: 1 / -1;
+}
+.left,
 .right {
   min-width: 0;
+}
+.left {
+  order: -1;
+}
+.left.past {
+  opacity: 0.45;
+  filter: grayscale(1);
+}
+.about {
+  font: 600 20px/1.2 var(--figures);
 }
 .foot {
   display: flex;
@@ -305,29 +453,17 @@ defineExpose({ record })
   padding: 10px 0 12px;
   border-top: 1px solid var(--rule);
 }
-.with {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  font-size: 15px;
-  color: var(--iron-soft);
-}
-select {
-  min-height: 44px;
-  padding: 0 8px;
-  border: 2px solid var(--iron-soft);
-  background: var(--box);
-}
-.warn {
-  color: var(--watch);
-}
 .failure {
   flex: 1;
-  min-width: 200px;
+  min-width: 160px;
   color: var(--stop);
 }
-.failure.blocked {
+.failure.blocked,
+.early {
   color: var(--forge-text);
+}
+.early {
+  flex-basis: 100%;
 }
 .reason {
   flex-basis: 100%;
@@ -346,17 +482,29 @@ select {
     display: block;
     overflow: auto;
   }
+  .top {
+    position: sticky;
+    top: 0;
+    z-index: 3;
+    background: var(--paper);
+  }
   .body {
     display: block;
     overflow: visible;
   }
+  .left {
+    margin-top: 12px;
+  }
   .foot {
     position: sticky;
     bottom: 0;
+    z-index: 3;
+    gap: 4px 10px;
+    padding: 6px 0;
     background: var(--paper);
   }
-  .right {
-    margin-top: 10px;
+  .foot > .forge {
+    flex: 1;
   }
 }
 </style>

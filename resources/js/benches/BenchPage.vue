@@ -7,8 +7,9 @@ import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 import NoBench from './NoBench.vue'
 import OverrideDialog from './OverrideDialog.vue'
-import { CORRECTING, type BenchHandle } from './common/parts'
-import { JOB, NOTE, TABS, type Tab } from './tabs'
+import BenchFrame from './BenchFrame.vue'
+import { CORRECTING, type BenchHandle } from './correcting'
+import { GATES, isAbout, JOB, NOTE, SELDOM, type Tab } from './gates'
 
 /** One question: its words, its checks as tabs, and the bench of the one chosen. */
 const props = defineProps<{ gate: GateView }>()
@@ -17,41 +18,45 @@ const { t } = useI18n()
 const machine = useMachine()
 const session = useSession()
 const overriding = ref(false)
+/** All benches of the question are shown, those seldom needed too. */
+const all = ref(false)
 const WITH_PARTS = [7, 8, 9]
-const LOADERS: Record<string, () => Promise<{ default: Component }>> = {
-  supply: () => import('./power/SupplyBench.vue'),
-  rotation: () => import('./power/RotationBench.vue'),
-  circuit: () => import('./power/CircuitBench.vue'),
-  control: () => import('./power/ControlBench.vue'),
-  lockout: () => import('./power/LockoutBench.vue'),
-  windings: () => import('./power/WindingsBench.vue'),
-  insulation: () => import('./power/InsulationBench.vue'),
-  prestart: () => import('./common/ListBench.vue'),
-  set: () => import('./common/ListBench.vue'),
-  pipe: () => import('./common/ListBench.vue'),
-  owner: () => import('./common/ListBench.vue'),
+const LOADERS = {
   start: () => import('./run/StartBench.vue'),
-  loaded: () => import('./run/LoadedBench.vue'),
-  wheel: () => import('./power/RotationBench.vue'),
   job: () => import('./JobBench.vue'),
   leave: () => import('./handover/LeaveBench.vue'),
-  amps: () => import('./run/AmpsBench.vue'),
 }
-const BENCHES = Object.fromEntries(
-  Object.entries(LOADERS).map(([id, loader]) => [id, defineAsyncComponent(loader)]),
+const OTHERS: Record<string, Component> = Object.fromEntries(
+  Object.entries(LOADERS).map(([id, loader]) => [
+    id,
+    defineAsyncComponent(loader as () => Promise<Component>),
+  ]),
 )
 // All of them are fetched while there is signal: without it one can still go from one to the other.
 onMounted(() => {
-  for (const loader of new Set(Object.values(LOADERS))) void loader().catch(() => undefined)
+  for (const loader of Object.values(LOADERS)) void loader().catch(() => undefined)
 })
 /** With what is asked of the whole job, where this question has any of it. */
 const tabs = computed<Tab[]>(() => {
-  const own = TABS[props.gate.gate] ?? []
+  const own = (GATES[props.gate.gate] ?? []).filter((one) => !SELDOM.includes(one.id) || isWanted(one))
   const asks =
     WITH_PARTS.includes(props.gate.gate) ||
     (machine.view?.facts.some((fact) => fact.gates.includes(props.gate.gate)) ?? false)
   return asks ? [...(own.length > 0 ? own : [NOTE]), JOB] : own
 })
+
+/** A bench that is seldom needed stands where it is asked for, was used, or is opened by hand. */
+function isWanted(one: Tab): boolean {
+  const spec = one.spec
+  if (spec === undefined || all.value) return true
+  return (
+    props.gate.missing.some((m) => isAbout(spec, m.check, m.subject)) ||
+    (machine.view?.tape.some((e) => isAbout(spec, e.check, e.subject)) ?? false)
+  )
+}
+const hasMore = computed(() =>
+  (GATES[props.gate.gate] ?? []).some((one) => SELDOM.includes(one.id) && !isWanted(one)),
+)
 const tab = ref(firstTab())
 const bench = ref<BenchHandle | null>(null)
 const correcting = ref<TapeEntry | null>(null)
@@ -65,28 +70,31 @@ function firstTab(): string {
   const { state, missing, gate, check, subject } = props.gate
   const asked = state === 'stopped' ? [{ check, subject }] : missing
   const found = tabs.value.find((one) =>
-    asked.some((m) => one.checks.includes(m.check) && matches(one, m.subject)),
+    asked.some((m) => one.spec !== undefined && isAbout(one.spec, m.check, m.subject)),
   )
   if (gate === 12) return 'leave'
-  // Run has an order of its own: walk the list, press, then read.
+  // Run has an order of its own: go down the list, press, then read.
   if (gate === 8 && found !== undefined && found.id !== 'prestart' && machine.view?.startedAt === null)
     return 'start'
   return found?.id ?? tabs.value[0]?.id ?? ''
 }
 
-function matches(one: Tab, subject: string): boolean {
-  return one.subject === subject || subject.startsWith(`${one.subject}:`)
-}
-
 /** The last words of a tab's checks, by mark. */
 function status(one: Tab): string {
   if (one.id === 'start') return machine.view?.startedAt === null ? '' : 'clear'
-  const last = one.checks.map(
-    (check) =>
-      machine.view?.tape.find((e) => e.check === check && matches(one, e.subject) && !e.suspect)?.status,
+  const spec = one.spec
+  const last = spec?.parts.map(
+    ({ check }) =>
+      machine.view?.tape.find((e) => e.check === check && isAbout(spec, check, e.subject) && e.suspect === '')
+        ?.status,
   )
-  return ['stop', 'open', 'watch', 'clear'].find((s) => last.includes(s)) ?? ''
+  return ['stop', 'open', 'watch', 'clear'].find((s) => last?.includes(s)) ?? ''
 }
+const spec = computed(
+  () =>
+    tabs.value.find((one) => one.id === tab.value)?.spec ??
+    GATES[props.gate.gate]?.find((one) => one.id === tab.value)?.spec,
+)
 
 function step(by: number) {
   const at = tabs.value.findIndex((one) => one.id === tab.value)
@@ -151,19 +159,28 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
           <StatusMark v-if="status(one)" :status="status(one)" :size="14" />{{ t(`tabs.${one.id}`)
           }}<span v-if="status(one)" class="sr-only">, {{ t(`tabState.${status(one)}`) }}</span>
         </button>
+        <button v-if="hasMore && !all" type="button" class="all" @click="all = true">
+          {{ t('tabs.more') }}
+        </button>
       </div>
     </header>
-    <component
-      :is="BENCHES[tab]"
-      v-if="BENCHES[tab] !== undefined"
+    <BenchFrame
+      v-if="spec"
       :key="tab"
       ref="bench"
-      :tab="tab"
-      v-bind="tab === 'job' || tab === 'leave' ? { gate } : {}"
+      :spec="spec"
+      @recorded="recorded"
+      @drop-correction="correcting = null"
+    />
+    <component
+      :is="OTHERS[tab]"
+      v-else-if="OTHERS[tab] !== undefined"
+      :key="`own-${tab}`"
+      ref="bench"
+      v-bind="tab === 'start' ? {} : { gate }"
       @choose="$emit('choose', $event)"
       @tab="tab = $event"
       @recorded="recorded"
-      @drop-correction="correcting = null"
     />
     <NoBench v-else :gate="gate" />
     <OverrideDialog v-model="overriding" :gate="gate" />

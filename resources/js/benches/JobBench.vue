@@ -20,6 +20,8 @@ const supply = ref(false)
 const what = ref('')
 const taking = ref(false)
 const tag = ref({ subject: '', why: '', wire: '', who: '' })
+/** Fans that stand still with the part: nobody waits for their amps. */
+const fans = ref<string[]>([])
 const back = ref<string | null>(null)
 const word = ref('')
 const facts = computed(() => machine.view?.facts.filter((fact) => fact.gates.includes(props.gate.gate)) ?? [])
@@ -28,13 +30,35 @@ const parts = computed(
 )
 const name = (subject: string) => subject.replace(':', ' ')
 
-async function tell(fact: string, text: string, on: boolean) {
-  const said = { label: t('entries.fact'), words: `${text} ${t(on ? 'facts.yes' : 'facts.no')}` }
-  await fetched(() => machine.tell('facts', { fact, on, seen: machine.view?.news ?? 0 }, said))
+type Fact = (typeof facts.value)[number]
+/** A no against the sheet wants a word. */
+const against = ref<Fact | null>(null)
+const reason = ref('')
+const asking = computed({
+  get: () => against.value !== null,
+  set: (on) => (against.value = on ? against.value : null),
+})
+
+function send(fact: Fact, on: boolean) {
+  const said = { label: t('entries.fact'), words: `${fact.text} ${t(on ? 'facts.yes' : 'facts.no')}` }
+  const body = {
+    fact: fact.id,
+    on,
+    seen: machine.view?.news ?? 0,
+    ...(reason.value === '' ? {} : { reason: reason.value }),
+  }
+  return machine.tell('facts', body, said)
+}
+
+async function tell(fact: Fact, on: boolean) {
+  reason.value = ''
+  if (!on && fact.sheet) against.value = fact
+  else await fetched(() => send(fact, on))
 }
 
 function take() {
   tag.value = { subject: parts.value[0] ?? '', why: '', wire: '', who: session.person?.name ?? '' }
+  fans.value = []
   taking.value = true
 }
 const putBack = computed({
@@ -50,7 +74,14 @@ defineExpose({ record: () => undefined, correct: () => undefined })
     <BothSides v-if="problem" :problem="problem" />
     <ul v-if="facts.length > 0">
       <li v-for="fact in facts" :key="fact.id">
-        <span :id="`fact-${fact.id}`">{{ fact.text }}</span>
+        <span
+          ><span :id="`fact-${fact.id}`">{{ fact.text }}</span
+          ><small v-if="fact.bySheet || fact.ofUnit">{{
+            [fact.bySheet ? t('facts.bySheet') : '', fact.ofUnit ? t('facts.ofUnit') : '']
+              .filter(Boolean)
+              .join(' ')
+          }}</small></span
+        >
         <span class="pair" role="group" :aria-labelledby="`fact-${fact.id}`">
           <button
             v-for="on in [true, false]"
@@ -58,7 +89,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
             type="button"
             :aria-pressed="fact.on === on"
             :disabled="!session.may('facts') || machine.sending"
-            @click="fact.on !== on && tell(fact.id, fact.text, on)"
+            @click="(fact.on !== on || fact.bySheet) && tell(fact, on)"
           >
             {{ t(on ? 'facts.yes' : 'facts.no') }}
           </button>
@@ -124,10 +155,14 @@ defineExpose({ record: () => undefined, correct: () => undefined })
       :incomplete="Object.values(tag).some((v) => v.trim() === '')"
       :send="
         () =>
-          machine.tell('parts-out', tag, {
-            label: t('entries.part_disabled'),
-            words: `${name(tag.subject)}: ${tag.why}`,
-          })
+          machine.tell(
+            'parts-out',
+            { ...tag, fans },
+            {
+              label: t('entries.part_disabled'),
+              words: `${name(tag.subject)}: ${tag.why}`,
+            },
+          )
       "
     >
       <p>{{ t('parts.lockout') }}</p>
@@ -135,10 +170,26 @@ defineExpose({ record: () => undefined, correct: () => undefined })
       <select id="tag-subject" v-model="tag.subject">
         <option v-for="part in parts" :key="part" :value="part">{{ name(part) }}</option>
       </select>
+      <fieldset v-if="(machine.view?.fans.length ?? 0) > 0" class="fans">
+        <legend>{{ t('parts.fans') }}</legend>
+        <label v-for="fan in machine.view?.fans" :key="fan"
+          ><input v-model="fans" type="checkbox" :value="fan" /> {{ fan }}</label
+        >
+      </fieldset>
       <template v-for="key in ['why', 'wire', 'who'] as const" :key="key">
         <label :for="`tag-${key}`">{{ t(`parts.${key}`) }}</label>
         <ElInput :id="`tag-${key}`" v-model="tag[key]" maxlength="500" />
       </template>
+    </AskDialog>
+    <AskDialog
+      v-model="asking"
+      :title="against?.text ?? ''"
+      :submit="t('facts.no')"
+      :incomplete="reason.trim() === ''"
+      :send="() => (against === null ? Promise.resolve() : send(against, false))"
+    >
+      <label for="fact-reason">{{ t('facts.against') }}</label>
+      <ElInput id="fact-reason" v-model="reason" maxlength="240" autofocus />
     </AskDialog>
     <AskDialog
       v-model="putBack"
@@ -211,6 +262,24 @@ small {
   display: block;
   color: var(--iron-soft);
   font-size: 14px;
+}
+.fans {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  margin: 6px 0;
+  padding: 0;
+  border: 0;
+}
+.fans label {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+}
+.fans input {
+  width: 22px;
+  height: 22px;
 }
 .acts {
   display: flex;

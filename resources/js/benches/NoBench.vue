@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import type { GateView } from '@/api/client'
 import VerdictLine from '@/components/VerdictLine.vue'
 import { wordsOf } from '@/lib/failure'
-import { TABS } from './tabs'
+import { GATES } from './gates'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 
@@ -31,7 +31,7 @@ async function keep() {
 <template>
   <div class="none">
     <VerdictLine :status="STATUS[gate.state] ?? 'open'" :sentence="gate.sentence" :said="t('status.open')" />
-    <p v-if="!TABS[gate.gate]">{{ t('note.title') }}</p>
+    <p v-if="!GATES[gate.gate]">{{ t('note.title') }}</p>
     <form v-if="session.may('record')" @submit.prevent="keep">
       <label for="note">{{ t('note.label') }}</label>
       <ElInput id="note" v-model="text" type="textarea" :rows="4" maxlength="2000" />

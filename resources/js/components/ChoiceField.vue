@@ -18,7 +18,7 @@ function press(value: string | number | boolean) {
 </script>
 
 <template>
-  <fieldset class="choice" :class="{ stacked: props.stacked, wrong: problem }">
+  <fieldset class="choice" :class="{ stacked: props.stacked, wrong: problem, many: options.length > 4 }">
     <legend>
       {{ label }}<small v-if="help">{{ help }}</small>
     </legend>
@@ -88,6 +88,10 @@ small {
   z-index: 2;
   outline: 3px solid var(--forge);
   outline-offset: 1px;
+}
+.many .options label {
+  padding: 0 7px;
+  font-size: 17px;
 }
 input {
   position: absolute;

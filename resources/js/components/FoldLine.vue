@@ -1,32 +1,25 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Verdict } from '@/api/client'
 import { useChecks } from '@/stores/checks'
 
-/** Why, what next, what to mind and what decided: opened one at a time under the bench. */
-const props = defineProps<{ verdict: Verdict | null }>()
+/** Why, what to mind and what decided: opened one at a time under the bench. */
+const props = defineProps<{ verdict: Pick<Verdict, 'because' | 'cautions' | 'basis'> | null }>()
 const { t } = useI18n()
 const checks = useChecks()
-const open = ref<string | null>('next')
+const open = ref<string | null>('because')
 
 const folds = computed(() => {
   const v = props.verdict
   if (v === null) return []
   return [
-    { id: 'next', lines: v.next },
     { id: 'because', lines: v.because },
     { id: 'cautions', lines: v.cautions.map((id) => checks.cautions[id] ?? id) },
     { id: 'basis', lines: v.basis },
   ].filter((fold) => fold.lines.length > 0)
 })
 const shown = computed(() => folds.value.find((fold) => fold.id === open.value))
-watch(
-  () => props.verdict?.status,
-  (status) => {
-    if (status === 'stop' && open.value === null) open.value = 'next'
-  },
-)
 </script>
 
 <template>
@@ -43,9 +36,9 @@ watch(
         {{ t(`fold.${fold.id}`) }} <span class="count">{{ fold.lines.length }}</span>
       </button>
     </div>
-    <component :is="shown.id === 'next' ? 'ol' : 'ul'" v-if="shown" class="lines" :class="shown.id">
+    <ul v-if="shown" class="lines" :class="shown.id">
       <li v-for="line in shown.lines" :key="line">{{ line }}</li>
-    </component>
+    </ul>
   </div>
 </template>
 
@@ -77,9 +70,6 @@ watch(
 .lines {
   padding: 8px 0 0 22px;
   font-size: 16px;
-}
-ol.lines {
-  list-style: decimal;
 }
 ul.lines {
   list-style: square;

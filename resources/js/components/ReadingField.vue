@@ -13,6 +13,8 @@ const props = defineProps<{
   optional?: boolean
   problem?: string
   compact?: boolean
+  /** A figure that is known and stands unless another is typed. */
+  known?: string
 }>()
 const typed = defineModel<Typed>({ required: true })
 const emit = defineEmits<{ several: [figures: string[]] }>()
@@ -45,7 +47,7 @@ function paste(event: ClipboardEvent) {
 <template>
   <div class="reading" :class="{ wrong: problem, compact }">
     <label :for="id">
-      {{ label }}<span v-if="optional" class="optional"> · {{ t('bench.optional') }}</span>
+      {{ label }}<span v-if="optional && !compact" class="optional"> · {{ t('bench.optional') }}</span>
       <small v-if="help && !compact" :id="`${id}-help`">{{ help }}</small>
     </label>
     <div class="box">
@@ -56,6 +58,7 @@ function paste(event: ClipboardEvent) {
         autocomplete="off"
         spellcheck="false"
         :value="typed.text"
+        :placeholder="known"
         :aria-invalid="problem ? 'true' : undefined"
         :aria-describedby="describedBy"
         @input="type"
@@ -120,6 +123,11 @@ small {
   background: none;
   font: 600 32px/52px var(--figures);
   text-align: right;
+}
+.figure::placeholder {
+  color: var(--iron-soft);
+  opacity: 1;
+  font-weight: 500;
 }
 .unit {
   flex: none;

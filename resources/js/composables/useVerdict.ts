@@ -9,9 +9,13 @@ const AGAIN_MS = 3000
 
 /**
  * Judges an input as it is typed. The last verdict stands until the next one is there; an answer that was
- * overtaken is dropped. When the server is away it asks again until it is back.
+ * overtaken is dropped. When the server is away it asks again until it is back. Nothing is asked while it is off.
  */
-export function useVerdict(check: Ref<string>, input: Ref<Record<string, unknown>>) {
+export function useVerdict(
+  check: Ref<string>,
+  input: Ref<Record<string, unknown>>,
+  on: Ref<boolean> = ref(true),
+) {
   const verdict = ref<Verdict | null>(null)
   const problem = ref<ProblemView | null>(null)
   const machine = useMachine()
@@ -22,6 +26,11 @@ export function useVerdict(check: Ref<string>, input: Ref<Record<string, unknown
   async function judge() {
     const mine = ++run
     clearTimeout(again)
+    if (!on.value) {
+      verdict.value = null
+      problem.value = null
+      return
+    }
     try {
       const body = { units: session.units, input: input.value }
       const said = (await answer(
@@ -44,15 +53,18 @@ export function useVerdict(check: Ref<string>, input: Ref<Record<string, unknown
   }
 
   const soon = useDebounceFn(judge, PAUSE_MS)
-  watch([check, () => JSON.stringify(input.value), () => session.units], ([now], [before]) => {
-    if (now !== before) {
-      verdict.value = null
-      problem.value = null
-      void judge()
-    } else {
-      void soon()
-    }
-  })
+  watch(
+    [check, () => JSON.stringify(input.value), () => session.units, on],
+    ([now, , , is], [before, , , was]) => {
+      if (now !== before || is !== was) {
+        verdict.value = null
+        problem.value = null
+        void judge()
+      } else {
+        void soon()
+      }
+    },
+  )
   void judge()
   onScopeDispose(() => {
     run++

@@ -1,34 +1,27 @@
 /** A figure as it is typed: the text and the unit it is meant in. */
-export type Typed = { text: string; unit: string }
+export type Typed = { text: string; unit: string; flag?: boolean }
 
-/** Units a person sees first, by kind of quantity. The value is kept as it was read; nothing is converted here. */
-const USUAL: Record<'us' | 'si', Record<string, string>> = {
-  us: { temperature: 'degF', length: 'ft', time: 'min', resistance: 'ohm' },
-  si: { temperature: 'degC', length: 'm', time: 'min', resistance: 'ohm' },
-}
+let signs: Record<string, string> = {}
 
-const SHOWN: Record<string, string> = {
-  degF: '°F',
-  degC: '°C',
-  delta_degF: '°F',
-  delta_degC: '°C',
-  Mohm: 'megohm',
-  inH2O: 'in. w.c.',
+/** How units are written for people: the server's table. */
+export function useSigns(told: Record<string, string>): void {
+  signs = told
 }
 
 export function shownUnit(unit: string): string {
-  return SHOWN[unit] ?? unit
+  return signs[unit] ?? unit
 }
 
-/** The unit a box starts with: the person's own for this kind, else the usual one, else the first there is. */
+/** The unit a box starts with: the person's own for this kind, else the field's own start. */
 export function firstUnit(
-  kind: string,
-  units: string[],
+  field: { kind: string; units: string[]; starts?: { us: string; si: string } | null },
   system: 'us' | 'si',
   own: Record<string, string>,
 ): string {
-  const wanted = own[kind] ?? USUAL[system][kind]
-  return wanted !== undefined && units.includes(wanted) ? wanted : (units[0] ?? '')
+  const wanted = own[field.kind]
+  return wanted !== undefined && field.units.includes(wanted)
+    ? wanted
+    : (field.starts?.[system] ?? field.units[0] ?? '')
 }
 
 /** What goes to the server: the text with its unit, or as it stands when a unit was typed along. Undefined when empty. */

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { lastSeen } from '@/lib/lastSeen'
+import { useSigns } from '@/lib/reading'
 import { answer, api, type CheckView, type FieldView, type PutBackKindView } from '@/api/client'
 
 type Fact = { id: string; text: string }
@@ -20,6 +21,7 @@ export const useChecks = defineStore('checks', () => {
     cautions.value = told.cautions
     putBackKinds.value = told.putBackKinds
     facts.value = told.facts as Record<string, Fact[]>
+    useSigns((told as { signs?: Record<string, string> }).signs ?? {})
   }
 
   function check(id: string): CheckView | undefined {

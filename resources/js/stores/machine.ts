@@ -66,7 +66,15 @@ export const useMachine = defineStore('machine', () => {
 
   const record = (check: string, recording: Recording, said: Said) =>
     write(`checks/${check}`, recording, said)
-  const start = (said: Said) => write('starts', {}, said)
+  /** What was read together goes as one write. */
+  const recordTogether = (
+    parts: { check: string; subject: string; input: Record<string, unknown>; supersedes?: number }[],
+    with_: { instrument?: number; reason?: string },
+    said: Said,
+  ) => write('checks', { parts, ...with_ }, said)
+  /** Without signal, or with readings still waiting, nobody can know what stands in the way: it is kept as pressed. */
+  const start = (said: Said) =>
+    write('starts', { unchecked: !reachable.value || useOutbox().waiting.length > 0 }, said)
   const note = (gate: number, text: string, said: Said) => write('notes', { gate, text }, said)
   const doubt = (at: number, reason: string, said: Said) => write('suspects', { at, reason }, said)
   const openGate = (gate: number, reason: string, said: Said) => write('overrides', { gate, reason }, said)
@@ -111,6 +119,7 @@ export const useMachine = defineStore('machine', () => {
     load,
     reach,
     record,
+    recordTogether,
     start,
     note,
     doubt,

@@ -5,6 +5,7 @@ import { Refused } from '@/api/client'
 import VerdictLine from '@/components/VerdictLine.vue'
 import { clock } from '@/lib/time'
 import { useMachine } from '@/stores/machine'
+import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
 
 /** The one press. While Run is shut it says why, and what opens it. */
@@ -12,10 +13,16 @@ const emit = defineEmits<{ recorded: [status: string] }>()
 const { t } = useI18n()
 const machine = useMachine()
 const session = useSession()
+const outbox = useOutbox()
 const failure = ref('')
-const refused = computed(() => machine.view?.startRefused ?? [])
+/** Without signal, or with readings still on the way, what is seen here may be old: the press is kept as pressed. */
+const unsure = computed(() => !machine.reachable || outbox.waiting.length > 0)
+const told = computed(() => machine.view?.startRefused ?? [])
+const refused = computed(() => (unsure.value ? [] : told.value))
 const last = computed(() => machine.view?.tape.find((entry) => entry.kind === 'start'))
-const sentence = computed(() => (refused.value.length > 0 ? (refused.value[0] ?? '') : t('start.ready')))
+const sentence = computed(() =>
+  refused.value.length > 0 ? (refused.value[0] ?? '') : t(unsure.value ? 'start.unsure' : 'start.ready'),
+)
 
 async function press() {
   failure.value = ''
@@ -35,12 +42,12 @@ defineExpose({ record: () => void press(), correct: () => undefined })
 <template>
   <div class="start">
     <VerdictLine
-      :status="refused.length > 0 ? 'stop' : 'clear'"
+      :status="refused.length > 0 ? 'stop' : unsure ? 'open' : 'clear'"
       :sentence="refused.length > 0 ? t('start.shut') : sentence"
-      :said="t(refused.length > 0 ? 'status.stop' : 'status.clear')"
+      :said="t(refused.length > 0 ? 'status.stop' : unsure ? 'status.open' : 'status.clear')"
     />
-    <ul v-if="refused.length > 0">
-      <li v-for="reason in refused" :key="reason">{{ reason }}</li>
+    <ul v-if="told.length > 0">
+      <li v-for="reason in told" :key="reason">{{ reason }}</li>
     </ul>
     <button
       v-if="session.may('start')"

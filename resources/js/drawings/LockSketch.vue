@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import type { SketchProps } from './sketch'
 
 /** What is live and what is dead with the lock where it hangs, and where the work is. */
-const props = defineProps<{ lockAt?: string; workAt?: string }>()
+const props = defineProps<SketchProps>()
 const { t } = useI18n()
-const upstream = computed(() => props.lockAt === 'upstream')
-const danger = computed(() => props.workAt === 'line_side' && !upstream.value)
+const word = (value: unknown) => (typeof value === 'string' ? value : undefined)
+const lockAt = computed(() => word(props.input.lock_at))
+const workAt = computed(() => word(props.input.work_at))
+const upstream = computed(() => lockAt.value === 'upstream')
+const danger = computed(() => workAt.value === 'line_side' && !upstream.value)
 </script>
 
 <template>

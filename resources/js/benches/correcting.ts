@@ -1,10 +1,5 @@
 import { inject, type ComputedRef, type InjectionKey } from 'vue'
-import type { TapeEntry, Verdict } from '@/api/client'
-
-/** One check of a bench: what is to be judged and recorded, about what. */
-export type Part = { check: string; subject: string; input: Record<string, unknown> }
-
-export type ShownVerdict = { verdict: Verdict | null; input: Record<string, unknown> }
+import type { TapeEntry } from '@/api/client'
 
 /** How a bench component is asked to record, or is given an entry to correct. */
 export type BenchHandle = { record: () => void; correct: (entry: TapeEntry) => void }

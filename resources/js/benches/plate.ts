@@ -9,7 +9,7 @@ function plain(figure: string): string {
 function text(value: unknown): string {
   if (typeof value === 'object' && value !== null && 'value' in value && 'unit' in value)
     return `${String(value.value)} ${String(value.unit)}`
-  return typeof value === 'string' || typeof value === 'number' ? String(value).trim() : ''
+  return ['string', 'number', 'boolean'].includes(typeof value) ? String(value).trim() : ''
 }
 
 /** Where what is typed is another figure than the sheet has; what is left out is not. */
@@ -18,9 +18,12 @@ export function typedOver(
   input: Record<string, unknown>,
 ): { field: string; sheet: string; typed: string }[] {
   return Object.entries(plate ?? {}).flatMap(([path, sheet]) => {
-    const [, load] = /^loads\.(.+)\.plate_amps$/.exec(path) ?? []
-    const loads = Array.isArray(input.loads) ? (input.loads as Record<string, unknown>[]) : []
-    const typed = text(load === undefined ? input[path] : loads.find((one) => one.name === load)?.plate_amps)
-    return typed === '' || plain(typed) === plain(sheet) ? [] : [{ field: load ?? path, sheet, typed }]
+    const [, list, name, member] = /^([a-z_]+)\.(.+)\.([a-z_]+)$/.exec(path) ?? []
+    const items = list === undefined ? undefined : input[list]
+    const item = (Array.isArray(items) ? (items as Record<string, unknown>[]) : []).find(
+      (one) => one.name === name,
+    )
+    const typed = text(member === undefined ? input[path] : item?.[member])
+    return typed === '' || plain(typed) === plain(sheet) ? [] : [{ field: name ?? path, sheet, typed }]
   })
 }

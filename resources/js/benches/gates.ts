@@ -1,0 +1,69 @@
+import { acid, insulation, windings } from './compressor/compressor'
+import { owner, pipe, prestart, set } from './list/lists'
+import { amps, legRoll } from './power/amps'
+import { circuit, oldCircuit, plate } from './power/circuit'
+import { control } from './power/control'
+import { lockout, oldLockout } from './power/lockout'
+import { rotation, wheel } from './power/rotation'
+import { loaded, oldSupply, sharedFeeder, supply, temporary } from './power/supply'
+import type { BenchSpec } from './spec'
+
+/** A tab of a question: a bench of checks, or one of the few that are no check. */
+export type Tab = { id: string; spec?: BenchSpec }
+
+export const NOTE: Tab = { id: 'note' }
+export const JOB: Tab = { id: 'job' }
+const of = (spec: BenchSpec): Tab => ({ id: spec.id, spec })
+
+/** Which benches a question shows, in the order they are worked. */
+export const GATES: Record<number, Tab[]> = {
+  1: [of(oldSupply), of(oldCircuit), NOTE],
+  2: [of(oldLockout), of(acid), NOTE],
+  3: [of(set), NOTE],
+  4: [of(pipe), NOTE],
+  7: [
+    of(supply),
+    of(rotation),
+    of(circuit),
+    of(control),
+    of(lockout),
+    of(windings),
+    of(insulation),
+    of(plate),
+    of(temporary),
+    of(sharedFeeder),
+    NOTE,
+  ],
+  8: [of(prestart), { id: 'start' }, of(loaded), of(wheel), of(amps), of(legRoll), NOTE],
+  12: [{ id: 'leave' }, of(owner), NOTE],
+}
+
+/** Benches that stand only where they are asked for, or were used: not every unit hangs on a generator. */
+export const SELDOM = [
+  'plate',
+  'temporary',
+  'sharedFeeder',
+  'legRoll',
+  'windings',
+  'insulation',
+  'oldSupply',
+  'oldCircuit',
+]
+
+export const BENCHES: BenchSpec[] = Object.values(GATES).flatMap((tabs) =>
+  tabs.flatMap((tab) => tab.spec ?? []),
+)
+
+export const isAbout = (spec: BenchSpec, check: string, subject: string): boolean =>
+  spec.parts.some(
+    (part) => part.check === check && (part.subject === subject || subject.startsWith(`${part.subject}:`)),
+  )
+
+/** Where a recorded check is corrected. */
+export function tabOf(check: string, subject: string): { gate: number; tab: string } | null {
+  for (const [gate, tabs] of Object.entries(GATES)) {
+    const tab = tabs.find((one) => one.spec !== undefined && isAbout(one.spec, check, subject))
+    if (tab !== undefined) return { gate: Number(gate), tab: tab.id }
+  }
+  return null
+}

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { FieldView } from '@/api/client'
+import { fieldOf, fromSheet, useBench } from '../bench'
+import { isTyped } from '../entered'
+import { named, type Row } from '../spec'
+import FieldCell from './FieldCell.vue'
+import SheetRow from './SheetRow.vue'
+import TableRow from './TableRow.vue'
+import WalkedRow from './WalkedRow.vue'
+
+/** The rows of a bench in their order; what the sheet fills folded to a sentence, what is seldom needed behind a press. */
+const bench = useBench()
+const { t } = useI18n()
+const sheet = fromSheet(bench)
+const isFolded = (name: string) =>
+  !bench.draft.value.otherPlate &&
+  !isTyped(bench.draft.value.values[name]) &&
+  sheet.value.some((f) => f.name === name)
+const field = (path: string): FieldView | undefined => fieldOf(bench.checks.value, path)
+
+/** Three phases need no word: nearly every unit here has them. */
+const folded = computed(() =>
+  sheet.value.filter((f) => isFolded(f.name) && !(f.name === 'phases' && bench.prefill.value[f.name] === 3)),
+)
+/** Rows that are not wholly the sheet's, in the spec's order. */
+const rows = computed(() =>
+  bench.spec.rows.filter((row) => {
+    if (row.row === 'figure' || row.row === 'words') return !isFolded(row.field)
+    return row.row !== 'grid' || !row.fields.every(isFolded)
+  }),
+)
+/** The sheet's figures that no row names: shown when they are typed over. */
+const open = computed(() => sheet.value.filter((f) => !isFolded(f.name) && !named(bench.spec).has(f.name)))
+/** Fields nobody placed: there, and out of the way. */
+const rest = computed(() =>
+  bench.checks.value
+    .flatMap((check) => check.fields)
+    .filter(
+      (f, i, all) =>
+        !f.brought &&
+        f.type !== 'items' &&
+        !named(bench.spec).has(f.name) &&
+        !fixed.value.has(f.name) &&
+        !sheet.value.some((s) => s.name === f.name) &&
+        all.findIndex((one) => one.name === f.name) === i,
+    ),
+)
+const fixed = computed(
+  () =>
+    new Set(bench.spec.parts.flatMap((part) => [...Object.keys(part.fixed ?? {}), ...(part.without ?? [])])),
+)
+const more = ref(false)
+/** What is asked for as it stands, or was typed, is not hidden. */
+const wanted = (f: FieldView) => bench.missing.value.has(f.name) || isTyped(bench.draft.value.values[f.name])
+const shownRest = computed(() => (more.value ? rest.value : rest.value.filter(wanted)))
+const hidden = computed(() => rest.value.filter((f) => !shownRest.value.includes(f)))
+
+/** Words to press that the sheet knows, such as the taps of a transformer. */
+function known(row: Extract<Row, { row: 'words' }>): { value: string; text: string }[] | undefined {
+  const list = row.from === undefined ? undefined : bench.prefill.value[row.from]
+  if (!Array.isArray(list) || list.length === 0) return undefined
+  return list.map((one) => ({ value: String(one), text: String(one) }))
+}
+</script>
+
+<template>
+  <div class="rows">
+    <SheetRow v-if="folded.length > 0" :fields="folded" />
+    <FieldCell v-for="f in open" :key="f.name" :field="f" :at="f.name" />
+    <template v-for="(row, i) in rows" :key="i">
+      <template v-if="row.row === 'figure' || row.row === 'words'">
+        <FieldCell
+          v-if="field(row.field)"
+          :field="field(row.field)!"
+          :at="row.field"
+          :choices="row.row === 'words' ? known(row) : undefined"
+        />
+      </template>
+      <div v-else-if="row.row === 'grid'" class="grid" :class="`by${row.columns}`">
+        <FieldCell
+          v-for="name in row.fields.filter((one) => field(one))"
+          :key="name"
+          :field="field(name)!"
+          :at="name"
+          :series="row.fields"
+          compact
+        />
+      </div>
+      <TableRow v-else-if="row.row === 'table'" :of="row" />
+      <WalkedRow v-else />
+    </template>
+    <FieldCell v-for="f in shownRest" :key="f.name" :field="f" :at="f.name" />
+    <button v-if="hidden.length > 0" type="button" class="more" @click="more = true">
+      {{
+        t('bench.more', {
+          what: hidden
+            .slice(0, 3)
+            .map((f) => f.label.toLowerCase())
+            .join(', '),
+        })
+      }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.grid {
+  display: grid;
+  gap: 4px 8px;
+  padding: 4px 0 6px;
+  border-bottom: 1px solid var(--rule);
+}
+.by3 {
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+}
+.by2 {
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+}
+.more {
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  font-size: 15px;
+  text-align: left;
+  text-decoration: underline;
+  color: var(--iron);
+}
+</style>

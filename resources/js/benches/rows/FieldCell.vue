@@ -1,0 +1,217 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { FieldView } from '@/api/client'
+import ChoiceField from '@/components/ChoiceField.vue'
+import ReadingField from '@/components/ReadingField.vue'
+import { firstUnit, type Typed } from '@/lib/reading'
+import { useSession } from '@/stores/session'
+import { useBench } from '../bench'
+import { enteredOf, fillFrom, type Entered } from '../entered'
+
+/** The control of one field: a figure, words to press, a text, by what the check says of it. */
+const props = defineProps<{
+  field: FieldView
+  /** Its place in the draft. */
+  at: string
+  label?: string
+  compact?: boolean
+  /** The controls that figures pasted at once go on to. */
+  series?: string[]
+  /** Words to press instead of a figure, where they are known. */
+  choices?: { value: string; text: string }[]
+}>()
+const bench = useBench()
+const session = useSession()
+const { t } = useI18n()
+const id = useId()
+const SHOWN_AS_BUTTONS = 6
+const SHORT = 12
+/** What the sheet, the record or the person already gives stands in its box, pale, until another is typed. */
+const given = computed<unknown>(() => {
+  const [list = '', key = '', member = ''] = props.at.split('.')
+  if (member === '') return bench.prefill.value[props.at]
+  const items = bench.prefill.value[list]
+  return (Array.isArray(items) ? (items as Record<string, unknown>[]) : []).find((one) => one.name === key)?.[
+    member
+  ]
+})
+const known = computed(() => {
+  const entered = enteredOf(props.field, given.value)
+  return typeof entered === 'object' ? entered.text : typeof entered === 'string' ? entered : undefined
+})
+const knownUnit = computed(() => {
+  const entered = enteredOf(props.field, given.value)
+  return typeof entered === 'object' && entered.unit !== '' ? entered.unit : undefined
+})
+const value = computed<Entered>({
+  get: () => bench.draft.value.values[props.at],
+  set: (next) => (bench.draft.value.values[props.at] = next),
+})
+const typed = computed<Typed>({
+  get: () =>
+    typeof value.value === 'object'
+      ? value.value
+      : {
+          text: '',
+          unit: knownUnit.value ?? firstUnit(props.field, session.units, session.person?.fieldUnits ?? {}),
+        },
+  set: (next) => (value.value = next),
+})
+const text = computed({
+  get: () => (typeof value.value === 'string' ? value.value : (known.value ?? '')),
+  set: (next: string) => (value.value = next),
+})
+const choice = computed({
+  get: () => (typeof value.value === 'object' ? undefined : (value.value ?? knownWord.value)),
+  set: (next) => (value.value = next),
+})
+const knownWord = computed(() => {
+  const entered = enteredOf(props.field, given.value)
+  return typeof entered === 'object' ? undefined : entered
+})
+const isFigure = computed(() => ['quantity', 'number', 'count'].includes(props.field.type))
+const options = computed(() => {
+  if (props.choices !== undefined) return props.choices
+  if (props.field.type === 'flag')
+    return [
+      { value: true, text: t('bench.yes') },
+      { value: false, text: t('bench.no') },
+    ]
+  return props.field.options.map((one, i) => ({
+    value: one,
+    text: props.field.optionWords[i] ?? String(one),
+  }))
+})
+const optional = computed(() => props.field.need === 'optional' && !props.field.told && isFigure.value)
+const problem = computed(() => bench.problemAt(props.at))
+const shown = computed(() => props.label ?? props.field.label)
+const flagged = computed({
+  get: () => typed.value.flag === true,
+  set: (on) => (value.value = on ? { text: '', unit: typed.value.unit, flag: true } : undefined),
+})
+/** A few long words stand under their label, not beside it. */
+const stacked = computed(
+  () => props.compact === true || options.value.map((o) => o.text).join('').length > SHORT * 2,
+)
+</script>
+
+<template>
+  <ChoiceField
+    v-if="(choices || !isFigure) && options.length > 0 && options.length <= SHOWN_AS_BUTTONS"
+    v-model="choice"
+    :label="shown"
+    :help="compact ? undefined : field.help"
+    :options="options"
+    :problem="problem"
+    :stacked="stacked"
+  />
+  <label v-else-if="options.length > SHOWN_AS_BUTTONS" class="pick">
+    <span
+      >{{ shown }}<small v-if="field.help && !compact">{{ field.help }}</small></span
+    >
+    <select v-model="choice">
+      <option :value="undefined"></option>
+      <option v-for="one in options" :key="String(one.value)" :value="one.value">{{ one.text }}</option>
+    </select>
+  </label>
+  <div v-else-if="isFigure" class="figure-cell" :class="{ flags: field.orFlag }">
+    <ReadingField
+      v-model="typed"
+      :label="shown"
+      :help="compact ? undefined : field.help"
+      :kind="field.kind"
+      :units="field.units"
+      :problem="problem"
+      :compact="compact"
+      :optional="optional"
+      :known="known"
+      @several="fillFrom(bench.draft.value, series ?? [at], at, $event, typed.unit)"
+    />
+    <label v-if="field.orFlag" class="flag"
+      ><input v-model="flagged" type="checkbox" /> {{ t(`orFlag.${field.orFlag as 'open_circuit'}`) }}</label
+    >
+  </div>
+  <div v-else class="text" :class="{ compact }">
+    <label :for="id"
+      >{{ shown }}<small v-if="field.help && !compact">{{ field.help }}</small></label
+    >
+    <input
+      :id="id"
+      v-model="text"
+      class="figure"
+      :maxlength="field.length || 120"
+      autocomplete="off"
+      :aria-invalid="problem ? 'true' : undefined"
+    />
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  </div>
+</template>
+
+<style scoped>
+.figure-cell.flags :deep(.reading) {
+  grid-template-columns: minmax(0, 1fr) 118px;
+}
+.figure-cell.flags {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+  gap: 10px;
+}
+.flag {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 44px;
+}
+.flag input {
+  width: 22px;
+  height: 22px;
+}
+.pick,
+.text {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(150px, auto);
+  align-items: center;
+  gap: 4px 12px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--rule);
+  font-size: 16px;
+  line-height: 1.2;
+}
+.text.compact {
+  grid-template-columns: minmax(0, 1fr);
+  padding: 0;
+  border-bottom: 0;
+}
+.text.compact label {
+  font-size: 14.5px;
+  color: var(--iron-soft);
+}
+small {
+  display: block;
+  font-size: 13.5px;
+  color: var(--iron-soft);
+}
+select,
+.text input {
+  width: 100%;
+  min-width: 0;
+  height: 52px;
+  padding: 0 10px;
+  border: 2px solid var(--iron);
+  background: var(--box);
+  font: 600 24px/1 var(--figures);
+}
+.text input:focus,
+select:focus {
+  border-color: var(--forge);
+  outline: 0;
+  box-shadow: inset 0 0 0 1px var(--forge);
+}
+.problem {
+  grid-column: 1 / -1;
+  font-size: 15px;
+  color: var(--stop);
+}
+</style>

@@ -1,0 +1,214 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { FieldView } from '@/api/client'
+import { useBench } from '../bench'
+import { isTyped, keyOf, keysOf } from '../entered'
+import type { Column, Item, Row } from '../spec'
+import FieldCell from './FieldCell.vue'
+
+/** A table by part: a block each, with the figures its sheet gives under its name; grown by hand where it may. */
+const props = defineProps<{ of: Extract<Row, { row: 'table' }> }>()
+const bench = useBench()
+const { t } = useI18n()
+const check = computed(() => bench.checks.value.find((c) => c.fields.some((f) => f.name === props.of.list)))
+const list = computed(() => check.value?.fields.find((f) => f.name === props.of.list))
+const key = computed(() => (list.value === undefined ? 'name' : keyOf(list.value)))
+const keys = computed(() =>
+  check.value === undefined || list.value === undefined
+    ? []
+    : keysOf(check.value, list.value, bench.prefill.value, bench.draft.value),
+)
+
+function itemOf(name: string): Item {
+  const known = bench.prefill.value[props.of.list]
+  const found = (Array.isArray(known) ? (known as Item[]) : []).find(
+    (item) => String(item[key.value]) === name,
+  )
+  return { ...found, ...(bench.context.value.items[props.of.list] ?? []).find((i) => i[key.value] === name) }
+}
+const shown = computed(() =>
+  keys.value.filter((name) => added(name) || props.of.of?.(itemOf(name)) !== false),
+)
+const others = computed(() => keys.value.filter((name) => !shown.value.includes(name)))
+
+const added = (name: string) => name.startsWith('+')
+const at = (name: string, field: string) => `${props.of.list}.${name}.${field}`
+
+function member(name: string): FieldView | undefined {
+  return list.value?.fields.find((f) => f.name === name)
+}
+
+function columnsOf(name: string): { column: Column; field: FieldView }[] {
+  const item = itemOf(name)
+  const columns = added(name)
+    ? [
+        { field: key.value },
+        ...(list.value?.fields ?? [])
+          .filter(
+            (f) =>
+              f.need === 'structural' &&
+              f.name !== key.value &&
+              !props.of.columns.some((c) => c.field === f.name),
+          )
+          .map((f) => ({ field: f.name })),
+        ...props.of.columns,
+      ]
+    : props.of.columns
+  return columns.flatMap((column) => {
+    const field = member(column.field)
+    const applies = (column as Column).when?.(item, bench.context.value) !== false
+    return field === undefined || !applies ? [] : [{ column, field }]
+  })
+}
+
+/** What the sheet says of it, in small under its name. */
+function factsOf(name: string): string {
+  const item = itemOf(name)
+  return props.of.facts
+    .map((fact) => {
+      const value = item[fact]
+      const field = member(fact)
+      if (value === undefined || field === undefined) return ''
+      const word = field.optionWords[field.options.findIndex((o) => o === value)]
+      return (
+        word ??
+        String(
+          typeof value === 'object' && value !== null && 'value' in value
+            ? `${(value as { value: number }).value} ${(value as unknown as { unit: string }).unit}`
+            : value,
+        )
+      )
+    })
+    .filter(Boolean)
+    .join(', ')
+}
+/** Pasted figures run on from cell to cell, row by row. */
+const series = computed(() =>
+  shown.value.flatMap((name) =>
+    columnsOf(name)
+      .filter((c) => c.field.type === 'quantity')
+      .map((c) => at(name, c.field.name)),
+  ),
+)
+
+function add() {
+  const rows = (bench.draft.value.rows[props.of.list] ??= [])
+  let n = rows.length + 1
+  while (rows.includes(`+${n}`)) n++
+  rows.push(`+${n}`)
+}
+
+function take(name: string) {
+  const draft = bench.draft.value
+  draft.rows[props.of.list] = (draft.rows[props.of.list] ?? []).filter((one) => one !== name)
+  for (const place of Object.keys(draft.values))
+    if (place.startsWith(at(name, ''))) delete draft.values[place]
+}
+const isUsed = (name: string) =>
+  columnsOf(name).some((c) => isTyped(bench.draft.value.values[at(name, c.field.name)]))
+</script>
+
+<template>
+  <div class="table">
+    <div
+      v-for="name in shown"
+      :key="name"
+      class="part"
+      role="group"
+      :aria-label="added(name) ? list?.label : name"
+    >
+      <p class="name">
+        <template v-if="!added(name)">{{ name }}</template>
+        <small v-if="factsOf(name)">{{ factsOf(name) }}</small>
+        <button v-if="added(name)" type="button" class="less" @click="take(name)">
+          {{ t(isUsed(name) ? 'bench.takeRow' : 'bench.dropRow') }}
+        </button>
+      </p>
+      <div class="cells">
+        <FieldCell
+          v-for="{ field } in columnsOf(name)"
+          :key="field.name"
+          :field="field"
+          :at="at(name, field.name)"
+          :series="series"
+          compact
+        />
+      </div>
+    </div>
+    <p v-if="others.length > 0" class="others">{{ t('bench.notAsked', { names: others.join(', ') }) }}</p>
+    <button v-if="of.grows || keys.length === 0" type="button" class="press small" @click="add">
+      {{ t('bench.addRow', { what: list?.label.toLowerCase() ?? '' }) }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.part {
+  display: grid;
+  grid-template-columns: 64px minmax(0, 1fr);
+  align-items: center;
+  gap: 4px 10px;
+  padding: 5px 0 7px;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  font: 600 20px/1.1 var(--figures);
+  overflow-wrap: anywhere;
+}
+small {
+  display: block;
+  font: 400 13.5px/1.2 var(--text);
+  color: var(--iron-soft);
+}
+.cells {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 4px 7px;
+}
+.cells > * {
+  flex: 1 1 68px;
+  min-width: 0;
+}
+.cells > :deep(.choice) {
+  flex: 0 1 auto;
+}
+.cells :deep(.choice) {
+  padding: 0;
+  border: 0;
+}
+.cells :deep(.choice legend) {
+  font-size: 14.5px;
+  color: var(--iron-soft);
+}
+.cells :deep(.options label) {
+  min-height: 50px;
+  padding: 0 8px;
+  font-size: 17px;
+}
+.others {
+  padding: 8px 0;
+  font-size: 15px;
+  color: var(--iron-soft);
+}
+.less {
+  min-height: 44px;
+  border: 0;
+  background: none;
+  font: 400 15px/1 var(--text);
+  text-decoration: underline;
+}
+.table > .press {
+  margin-top: 8px;
+}
+@media (max-width: 640px) {
+  .part {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .name small {
+    display: inline;
+    margin-left: 8px;
+  }
+}
+</style>

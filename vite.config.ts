@@ -20,5 +20,6 @@ export default defineConfig({
     manifest: 'manifest.json',
     rollupOptions: { input: 'resources/js/main.ts' },
   },
-  test: { include: ['resources/js/**/*.test.ts'] },
+  // Element Plus imports its styles as it goes: inlined, the test runner can read them.
+  test: { include: ['resources/js/**/*.test.ts'], css: false, server: { deps: { inline: ['element-plus'] } } },
 })

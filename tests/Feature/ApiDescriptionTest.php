@@ -13,9 +13,11 @@ final class ApiDescriptionTest extends FeatureTestCase
     public function testTheDescriptionIsNotStale(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'api');
-        self::assertSame(0, Artisan::call('api:describe', ['file' => $file]));
+        self::assertSame(0, Artisan::call('api:describe', ['file' => $file, 'checks' => "$file.checks"]));
         self::assertJsonStringEqualsJsonFile(public_path('openapi.json'), (string) file_get_contents($file), 'run: php artisan api:describe && npm run api');
+        self::assertJsonStringEqualsJsonFile(base_path('tests/fixtures/checks.json'), (string) file_get_contents("$file.checks"), 'run: php artisan api:describe');
         unlink($file);
+        unlink("$file.checks");
     }
 
     public function testEveryRouteIsDescribed(): void

@@ -50,6 +50,10 @@ function send(fact: Fact, on: boolean) {
   return machine.tell('facts', body, said)
 }
 
+async function sendNo() {
+  if (against.value !== null) await send(against.value, false)
+}
+
 async function tell(fact: Fact, on: boolean) {
   reason.value = ''
   if (!on && fact.sheet) against.value = fact
@@ -186,7 +190,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
       :title="against?.text ?? ''"
       :submit="t('facts.no')"
       :incomplete="reason.trim() === ''"
-      :send="() => (against === null ? Promise.resolve() : send(against, false))"
+      :send="sendNo"
     >
       <label for="fact-reason">{{ t('facts.against') }}</label>
       <ElInput id="fact-reason" v-model="reason" maxlength="240" autofocus />

@@ -3,11 +3,12 @@ import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { GateView, Verdict } from '@/api/client'
-import BandScale from '@/benches/common/BandScale.vue'
-import LegBars from '@/benches/common/LegBars.vue'
-import LockSketch from '@/benches/power/LockSketch.vue'
-import OneLine from '@/benches/power/OneLine.vue'
-import PhaseClock from '@/benches/power/PhaseClock.vue'
+import BandScale from '@/drawings/BandScale.vue'
+import DrawnBars from '@/drawings/DrawnBars.vue'
+import LegBars from '@/drawings/LegBars.vue'
+import LockSketch from '@/drawings/LockSketch.vue'
+import OneLine from '@/drawings/OneLine.vue'
+import PhaseClock from '@/drawings/PhaseClock.vue'
 import { i18n } from '@/i18n'
 import QuestionRail from '@/screens/machine/QuestionRail.vue'
 import { useChecks } from '@/stores/checks'
@@ -150,7 +151,7 @@ describe('the rail', () => {
       'G1, G2others set it',
       'G4not opened',
       'Q7?stoppedIt is reversed.',
-      'Q8?stoppedStopped by the same.',
+      'Q8?stoppedSame stop.',
     ])
     expect(rail.find('[aria-current=step]').text()).toContain('Q7?')
   })
@@ -168,8 +169,8 @@ describe('drawings', () => {
   it('turns the way the meter says', () => {
     const turns = (way: 'forward' | 'reverse' | 'unknown') =>
       mount(PhaseClock, { props: { turns: way }, global })
-    expect(turns('forward').text()).toContain('turns L1, L2, L3')
-    expect(turns('reverse').text()).toContain('turns L1, L3, L2; should turn L1, L2, L3')
+    expect(turns('forward').text()).toContain('reads L1, L2, L3')
+    expect(turns('reverse').text()).toContain('reads L1, L3, L2; should read L1, L2, L3')
     expect(turns('unknown').find('.arc').exists()).toBe(false)
     const end = (way: 'forward' | 'reverse') =>
       Number(turns(way).find('.arc').attributes('d')?.split(' ').at(-2))
@@ -182,7 +183,7 @@ describe('drawings', () => {
       global,
     })
     expect(sketch.find('.here').exists()).toBe(true)
-    expect(sketch.text()).toContain('put back too')
+    expect(sketch.text()).toContain('swap back too')
     expect(sketch.text()).not.toContain('not at one contactor')
     const one = mount(OneLine, {
       props: { loads: ['C1', 'Blower'], swapSupply: false, swapLoads: ['C1'], backwards: ['C1'] },
@@ -190,31 +191,56 @@ describe('drawings', () => {
     })
     expect([one.find('.here').exists(), one.text().includes('swap here only')]).toEqual([false, true])
   })
-  it('shows a leg outside the band, and an empty place for one that is not read', () => {
-    const bars = mount(LegBars, {
+  const legs = (...volts: (number | null)[]) =>
+    mount(LegBars, {
       props: {
-        verdict: verdict({ volts_min: 414, volts_max: 506, average: 480 }),
-        input: { volts_ab: '400 V', volts_bc: '480 V' },
+        drawing: {
+          shape: 'legs' as const,
+          unit: 'V',
+          low: 414,
+          high: 506,
+          average: 480,
+          legs: volts.map((value, i) => ({
+            name: `L${i + 1}`,
+            value,
+            is: value !== null && value < 414 ? 'stop' : 'plain',
+          })),
+          ground: [{ name: 'L1', value: 277 }],
+        },
       },
+      global,
     })
+  it('shows a leg outside the band, and an empty place for one that is not read', () => {
+    const bars = legs(400, 480, null)
     expect([bars.findAll('.out').length, bars.findAll('.bar').length, bars.findAll('.empty').length]).toEqual(
       [1, 2, 1],
     )
     const height = (i: number) => Number(bars.findAll('.bar')[i]?.attributes('height'))
     expect(height(0)).toBeLessThan(height(1))
+    expect(bars.text()).toContain('ground')
+  })
+  it('breaks a bar that is far outside, and leaves the others their shape', () => {
+    const [near, far] = [legs(480, 478, 484), legs(240, 478, 484)]
+    expect([near.findAll('.break').length, far.findAll('.break').length]).toEqual([0, 1])
+    const height = (bars: typeof near) => Number(bars.findAll('.bar')[1]?.attributes('height'))
+    expect(height(far)).toBeCloseTo(height(near), 0)
   })
   it('places a figure on its scale, by decades too, and never outside it', () => {
     const at = (value: number, decades: boolean) =>
       Number(
         mount(BandScale, {
           props: {
-            from: 0.1,
-            to: 1000,
-            bands: [{ to: 1000, cls: 'clear' }],
-            value,
-            unit: 'V',
-            ticks: [],
-            decades,
+            drawing: {
+              shape: 'scale',
+              unit: 'V',
+              from: decades ? 0.1 : 0,
+              decades,
+              value,
+              bands: [
+                { to: 500, is: 'stop' },
+                { to: 1000, is: 'clear' },
+              ],
+            },
           },
         })
           .find('.needle')
@@ -224,9 +250,30 @@ describe('drawings', () => {
     expect(at(500, false)).toBeCloseTo(160, 0)
     expect(at(5000, false)).toBe(310)
   })
+  it('draws bars on one scale, the limit as a line, and what is not known as an empty place', () => {
+    const bars = mount(DrawnBars, {
+      props: {
+        drawing: {
+          shape: 'bars',
+          unit: '%',
+          limit: 100,
+          bars: [
+            { name: 'C1', value: 50, is: 'plain' },
+            { name: 'C2', value: 120, is: 'stop' },
+            { name: 'C3', value: null, is: 'plain' },
+          ],
+        },
+      },
+    })
+    const width = (cls: string) => Number(bars.find(cls).attributes('width'))
+    expect(width('.plain') / width('.stop')).toBeCloseTo(50 / 120, 2)
+    expect(bars.findAll('.empty')).toHaveLength(1)
+    expect(bars.find('.limit').exists()).toBe(true)
+    expect(bars.attributes('aria-label')).toBe('C1 50%, C2 120%')
+  })
   it('shows what stays live under the lock, and that working there is a danger', () => {
     const sketch = (lockAt?: string, workAt?: string) =>
-      mount(LockSketch, { props: { lockAt, workAt }, global })
+      mount(LockSketch, { props: { verdict: null, input: { lock_at: lockAt, work_at: workAt } }, global })
     expect(sketch().findAll('.live')).toHaveLength(3)
     expect(sketch('unit_disconnect').findAll('.live')).toHaveLength(2)
     expect(sketch('upstream').findAll('.live')).toHaveLength(1)
@@ -236,17 +283,17 @@ describe('drawings', () => {
 })
 
 describe('the reasons under a bench', () => {
-  it('opens one at a time, next first, and says cautions in words', async () => {
+  it('opens one at a time, the reason first, and says cautions in words', async () => {
     useChecks().cautions = { lockout: 'Lock and tag it.' }
     const fold = mount(FoldLine, {
       props: { verdict: verdict({}, { next: ['Do this.'], because: ['For that.'], cautions: ['lockout'] }) },
       global,
     })
-    expect(fold.find('.lines').text()).toBe('Do this.')
-    await fold.findAll('button')[2]?.trigger('click')
+    expect(fold.find('.lines').text()).toBe('For that.')
+    await fold.findAll('button')[1]?.trigger('click')
     expect(fold.find('.lines').text()).toBe('Lock and tag it.')
     expect(fold.findAll('[aria-expanded=true]')).toHaveLength(1)
-    await fold.findAll('button')[2]?.trigger('click')
+    await fold.findAll('button')[1]?.trigger('click')
     expect(fold.find('.lines').exists()).toBe(false)
   })
   it('has nothing to open while there is no verdict', () => {

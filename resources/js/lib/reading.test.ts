@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { compact, firstUnit, fromWire, several, toWire } from './reading'
+import { compact, firstUnit, shownUnit, useSigns, fromWire, several, toWire } from './reading'
 
 describe('what is typed and what is sent', () => {
   it('joins the text and its unit with one blank', () => {
@@ -26,9 +26,15 @@ describe('what is typed and what is sent', () => {
   it('drops what is empty and keeps false and zero', () => {
     expect(compact({ a: undefined, b: '', c: [], d: false, e: 0 })).toEqual({ d: false, e: 0 })
   })
-  it("starts with the person's own unit, then the usual one of their system", () => {
-    expect(firstUnit('length', ['m', 'in', 'ft'], 'us', {})).toBe('ft')
-    expect(firstUnit('length', ['m', 'in', 'ft'], 'si', {})).toBe('m')
-    expect(firstUnit('length', ['m', 'in', 'ft'], 'us', { length: 'in' })).toBe('in')
+  it("starts with the person's own unit, then the field's own start", () => {
+    const field = { kind: 'length', units: ['m', 'in', 'ft'], starts: { us: 'ft', si: 'm' } }
+    expect(firstUnit(field, 'us', {})).toBe('ft')
+    expect(firstUnit(field, 'si', {})).toBe('m')
+    expect(firstUnit(field, 'us', { length: 'in' })).toBe('in')
+    expect(firstUnit({ kind: '', units: [] }, 'us', {})).toBe('')
+  })
+  it('writes units as people do', () => {
+    useSigns({ degF: '°F' })
+    expect([shownUnit('degF'), shownUnit('V')]).toEqual(['°F', 'V'])
   })
 })

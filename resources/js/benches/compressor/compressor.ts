@@ -1,3 +1,4 @@
+import { markRaw } from 'vue'
 import WindingsSketch from '@/drawings/WindingsSketch.vue'
 import { type BenchSpec, figure, words } from '../spec'
 
@@ -5,7 +6,7 @@ import { type BenchSpec, figure, words } from '../spec'
 export const windings: BenchSpec = {
   id: 'windings',
   parts: [{ check: 'compressor.windings', subject: 'compressor' }],
-  sketch: WindingsSketch,
+  sketch: markRaw(WindingsSketch),
   rows: [
     figure('ohms_ab'),
     figure('ohms_bc'),

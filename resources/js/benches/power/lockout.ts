@@ -1,3 +1,4 @@
+import { markRaw } from 'vue'
 import LockSketch from '@/drawings/LockSketch.vue'
 import { type BenchSpec, grid, table, words } from '../spec'
 
@@ -5,7 +6,7 @@ import { type BenchSpec, grid, table, words } from '../spec'
 export const lockout: BenchSpec = {
   id: 'lockout',
   parts: [{ check: 'power.lockout', subject: 'machine' }],
-  sketch: LockSketch,
+  sketch: markRaw(LockSketch),
   rows: [
     grid(['lock_id', 'tag_name'], 2),
     words('lock_at'),

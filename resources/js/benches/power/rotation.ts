@@ -1,3 +1,4 @@
+import { markRaw } from 'vue'
 import type { TapeEntry } from '@/api/client'
 import RotationSketch from '@/drawings/RotationSketch.vue'
 import { isTyped } from '../entered'
@@ -44,7 +45,7 @@ function untold(context: Context): string[] {
 export const rotation: BenchSpec = {
   id: 'rotation',
   parts: [{ check: 'power.rotation', subject: 'machine' }],
-  sketch: RotationSketch,
+  sketch: markRaw(RotationSketch),
   rows: [
     words('meter'),
     words('monitor'),

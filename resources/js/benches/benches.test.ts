@@ -1,0 +1,254 @@
+// @vitest-environment happy-dom
+import { flushPromises, mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { CheckView, FieldView, MachineView, TapeEntry } from '@/api/client'
+import { i18n } from '@/i18n'
+import { useChecks } from '@/stores/checks'
+import { useMachine } from '@/stores/machine'
+import catalogue from '../../../tests/fixtures/checks.json'
+import BenchFrame from './BenchFrame.vue'
+import { draftOf, fillFrom, freshDraft, inputOf, isPristine, keysOf, type Draft } from './entered'
+import { BENCHES, GATES, tabOf } from './gates'
+import { typedOver } from './plate'
+import { canTell, ranBackwards } from './power/rotation'
+import { since } from './since'
+import { isOfParts, named, type BenchSpec } from './spec'
+
+const CHECKS = catalogue.checks as unknown as CheckView[]
+const checkOf = (id: string): CheckView => {
+  const found = CHECKS.find((c) => c.id === id)
+  if (found === undefined) throw new Error(id)
+  return found
+}
+const LOADS = [
+  { name: 'C1', kind: 'scroll', drive: 'across_line', plate_amps: '9.7 A' },
+  { name: 'Blower', kind: 'blower', drive: 'across_line' },
+]
+const machineWith = (more: Partial<MachineView>) =>
+  ({
+    id: 1,
+    name: 'RTU-2',
+    jobType: 'rooftop',
+    gates: [],
+    tape: [],
+    putBack: [],
+    instruments: [],
+    parts: ['circuit:A', 'compressor:C1'],
+    prefill: {},
+    plate: {},
+    tooEarly: [],
+    ...more,
+  }) as unknown as MachineView
+const entry = (more: Partial<TapeEntry>) =>
+  ({
+    at: 1,
+    kind: 'check',
+    suspect: '',
+    input: {},
+    headline: '',
+    deviceAt: '',
+    ...more,
+  }) as unknown as TapeEntry
+
+beforeEach(() => {
+  localStorage.clear()
+  setActivePinia(createPinia())
+  useChecks().byId = new Map(CHECKS.map((c) => [c.id, c]))
+  vi.stubGlobal('fetch', async () => new Response('', { status: 503 }))
+})
+
+/** Something that can be typed for a field. */
+function sample(field: FieldView): Draft['values'][string] {
+  if (field.type === 'quantity') return { text: '12', unit: field.units[0] ?? '' }
+  if (field.type === 'number' || field.type === 'count') return { text: '2', unit: '' }
+  if (field.type === 'flag') return true
+  if (field.type === 'texts' || field.type === 'numbers') return 'x, y'
+  return field.options[0] ?? 'text'
+}
+const prefillOf = (spec: BenchSpec) =>
+  Object.fromEntries(
+    spec.parts.map((p) => [
+      p.check,
+      {
+        [isOfParts(spec) ? `${p.subject}:C1` : p.subject]: checkOf(p.check).fields.some(
+          (f) => f.name === 'loads' && f.sheet,
+        )
+          ? { loads: LOADS }
+          : {},
+      },
+    ]),
+  )
+
+describe.each(BENCHES.map((spec) => [spec.id, spec] as const))('bench %s', (_, spec) => {
+  it('names only fields its checks have', () => {
+    const known = spec.parts.flatMap((p) =>
+      checkOf(p.check).fields.flatMap((f) => [f.name, ...f.fields.map((m) => `${f.name}.${m.name}`)]),
+    )
+    expect([...named(spec)].filter((name) => !known.includes(name))).toEqual([])
+  })
+
+  it('has a control for every field a person gives', async () => {
+    useMachine().view = machineWith({ prefill: prefillOf(spec) })
+    const frame = mount(BenchFrame, { props: { spec }, global: { plugins: [i18n] } })
+    await flushPromises()
+    if (frame.find('.more').exists()) await frame.find('.more').trigger('click')
+    const hidden = spec.parts.flatMap((p) => [...Object.keys(p.fixed ?? {}), ...(p.without ?? [])])
+    const text = frame.text()
+    for (const part of spec.parts)
+      for (const field of checkOf(part.check).fields) {
+        if (field.brought || field.type === 'items' || hidden.includes(field.name)) continue
+        expect(text, field.name).toContain(field.label)
+      }
+  })
+
+  it('sends what was typed, and takes a recorded input back as it was typed', () => {
+    for (const part of spec.parts) {
+      const check = checkOf(part.check)
+      const prefill =
+        (prefillOf(spec)[part.check] ?? {})[Object.keys(prefillOf(spec)[part.check] ?? {})[0] ?? ''] ?? {}
+      const draft = freshDraft()
+      for (const field of check.fields.filter((f) => !f.brought)) {
+        if (field.type !== 'items') draft.values[field.name] = sample(field)
+        for (const key of field.type === 'items' ? keysOf(check, field, prefill, draft).slice(0, 2) : [])
+          for (const member of field.fields.filter(
+            (m) => !m.brought && m.type !== 'items' && m.need !== 'structural',
+          ))
+            draft.values[`${field.name}.${key}.${member.name}`] = sample(member)
+      }
+      const input = inputOf(check, prefill, draft, part.fixed)
+      for (const field of check.fields.filter((f) => !f.brought && f.type !== 'items'))
+        expect(input[field.name], field.name).toBeDefined()
+      expect(inputOf(check, prefill, draftOf(check, prefill, input), part.fixed)).toEqual(input)
+    }
+  })
+})
+
+describe('a draft', () => {
+  const voltage = checkOf('power.voltage')
+  const split = checkOf('power.single_phase_split')
+  it('sends what is known, and over it what was typed; nothing of blanks', () => {
+    const draft = freshDraft()
+    draft.values.volts_ab = { text: '481', unit: 'V' }
+    draft.values.volts_bc = { text: ' ', unit: 'V' }
+    expect(inputOf(voltage, { plate_voltage: '460' }, draft, { loaded: true })).toEqual({
+      plate_voltage: '460',
+      volts_ab: '481 V',
+      loaded: true,
+    })
+    expect([isPristine(draft), isPristine(freshDraft())]).toEqual([false, true])
+  })
+  it('grows a table by hand, and names its rows when they are sent', () => {
+    const draft = freshDraft()
+    draft.rows.loads = ['+1', '+2']
+    draft.values['loads.+1.name'] = 'House 12'
+    draft.values['loads.+1.amps'] = { text: '28', unit: 'A' }
+    const input = inputOf(split, {}, draft)
+    expect(input).toEqual({ loads: [{ name: 'House 12', amps: '28 A' }] })
+    expect(inputOf(split, {}, draftOf(split, {}, input))).toEqual(input)
+  })
+  it('keeps a flag that stands in place of a figure', () => {
+    const windings = checkOf('compressor.windings')
+    const draft = freshDraft()
+    draft.values.ohms_ab = { text: '', unit: 'ohm', flag: true }
+    const input = inputOf(windings, {}, draft)
+    expect(input).toEqual({ ohms_ab: { open_circuit: true } })
+    expect(draftOf(windings, {}, input).values.ohms_ab).toEqual({ text: '', unit: '', flag: true })
+  })
+  it('fills from the box one pasted into, and no further than the last', () => {
+    const draft = freshDraft()
+    draft.values.c = { text: '', unit: 'mV' }
+    fillFrom(draft, ['a', 'b', 'c'], 'b', ['1', '2', '3'], 'V')
+    expect(draft.values).toEqual({ b: { text: '1', unit: 'V' }, c: { text: '2', unit: 'mV' } })
+  })
+})
+
+describe('the questions and their benches', () => {
+  it('know where a recorded check is corrected', () => {
+    expect(tabOf('power.voltage', 'machine')).toEqual({ gate: 7, tab: 'supply' })
+    expect(tabOf('power.voltage', 'loaded')).toEqual({ gate: 8, tab: 'loaded' })
+    expect(tabOf('power.lockout', 'old_disconnect')).toEqual({ gate: 2, tab: 'oldLockout' })
+    expect(tabOf('compressor.windings', 'compressor:C2')).toEqual({ gate: 7, tab: 'windings' })
+    expect(tabOf('charge.state', 'circuit:A')).toBeNull()
+  })
+  it('leave no check without a bench, and no two benches with one name', () => {
+    const benched = new Set(BENCHES.flatMap((spec) => spec.parts.map((p) => p.check)))
+    expect(CHECKS.map((c) => c.id).filter((id) => id !== 'job.gates' && !benched.has(id))).toEqual([])
+    expect(new Set(BENCHES.map((b) => b.id)).size).toBe(BENCHES.length)
+    expect(Object.keys(GATES).length).toBeGreaterThan(5)
+  })
+})
+
+describe('a figure of the plate', () => {
+  const plate = { mca: '32.8 A', 'loads.C1.plate_amps': '9.7 A' }
+  it('is typed over by another, not by the same or by none', () => {
+    expect(typedOver(plate, { mca: '32.80 A' })).toEqual([])
+    expect(typedOver(plate, { mca: { value: 32.8, unit: 'A' } })).toEqual([])
+    expect(typedOver(undefined, { mca: '1 A' })).toEqual([])
+    expect(typedOver(plate, { mca: '36 A' })).toEqual([{ field: 'mca', sheet: '32.8 A', typed: '36 A' }])
+    expect(typedOver(plate, { loads: [{ name: 'C1', plate_amps: '12 A' }] })).toEqual([
+      { field: 'C1', sheet: '9.7 A', typed: '12 A' },
+    ])
+  })
+})
+
+describe('rotation', () => {
+  it('asks only motors the line decides', () => {
+    expect(
+      ['across_line', 'part_winding', 'inverter', 'ecm', 'single_phase'].map((drive) => canTell({ drive })),
+    ).toEqual([true, true, false, false, false])
+    expect(canTell({ drive: 'across_line', out: true })).toBe(false)
+  })
+  it('remembers what ran backwards, and how long as far as it was told', () => {
+    const back = { ...LOADS[0], pressure_moved: false }
+    const seen = entry({
+      check: 'power.rotation',
+      input: { loads: [back, { ...LOADS[1], observed: 'backwards' }] },
+    })
+    expect([...ranBackwards([seen])]).toEqual([['C1', undefined]])
+    const told = entry({
+      at: 2,
+      check: 'power.rotation',
+      input: { loads: [{ ...LOADS[0], hours_backwards: '8 s' }] },
+    })
+    expect([...ranBackwards([told, seen])]).toEqual([['C1', '8 s']])
+    expect([...ranBackwards([entry({ ...seen, suspect: 'wrong unit' })])]).toEqual([])
+  })
+})
+
+describe('what was recorded', () => {
+  const lock = {
+    id: 1,
+    kind: 'lock',
+    what: 'Lock 14 on',
+    since: 'T1',
+    closed: true,
+  } as unknown as MachineView['putBack'][number]
+  const locked = entry({ check: 'power.lockout', deviceAt: 'T1', input: { lock_id: '14' } })
+  it('is not dead any more when its lock is off', () => {
+    expect(since(locked, [locked], [{ ...lock, closed: false }])).toEqual([])
+    const off = entry({
+      at: 2,
+      kind: 'put_back_closed',
+      headline: 'Lock 14 on: lock off',
+      deviceAt: '2026-11-28T00:25:00Z',
+    })
+    expect(since(locked, [off, locked], [lock]).map((one) => one.key)).toEqual(['lockOff'])
+    expect(since(locked, [locked], []).map((one) => one.key)).toEqual(['lockOff'])
+  })
+  it('is old after work on the supply, or a lock after the list', () => {
+    const read = entry({ check: 'power.voltage' })
+    const work = entry({
+      at: 2,
+      kind: 'supply_work',
+      headline: 'transformer',
+      deviceAt: '2026-11-28T00:25:00Z',
+    })
+    expect(since(read, [work, read], []).map((one) => [one.key, one.words])).toEqual([
+      ['supplyWork', 'transformer'],
+    ])
+    const list = entry({ check: 'list.prestart' })
+    const again = entry({ at: 3, check: 'power.lockout', deviceAt: '2026-11-28T00:25:00Z' })
+    expect(since(list, [again, list], []).map((one) => one.key)).toEqual(['lockedOut'])
+  })
+})

@@ -29,7 +29,7 @@ final class MarkSuspect
                 throw Refusal::notYours();
             }
             if (SuspectMark::query()->where('machine_id', $locked->id)->where('target_at', $at)->exists()) {
-                throw Refusal::already('This reading is doubted already.');
+                throw Refusal::already('This reading is already flagged.');
             }
             $entry = $this->tape->append($locked, 'suspect', $stamp, ['reason' => $reason]);
             SuspectMark::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'target_at' => $at, 'reason' => $reason]);

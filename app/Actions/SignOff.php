@@ -47,7 +47,7 @@ final class SignOff
             $state = $standing->tape;
             $signed = $state->signatures[$role] ?? null;
             if ($signed !== null && $signed['entry'] > $state->lastSaid) {
-                throw Refusal::already("It is signed as $role already.", $this->theirs->entry($locked->id, $signed['entry']));
+                throw Refusal::already('Already signed as ' . ($role === 'lead' ? 'lead.' : 'start-up tech.'), $this->theirs->entry($locked->id, $signed['entry']));
             }
             $this->nothingNew($locked, $seen);
             self::nothingMissing($standing);

@@ -28,7 +28,7 @@ final class User extends Authenticatable
 {
     protected $fillable = ['company_id', 'name', 'email', 'password', 'role', 'units', 'theme', 'field_units'];
 
-    protected $attributes = ['units' => 'us', 'theme' => 'light', 'field_units' => '{}', 'is_active' => true, 'session_epoch' => 0];
+    protected $attributes = ['units' => 'us', 'theme' => 'device', 'field_units' => '{}', 'is_active' => true, 'session_epoch' => 0];
 
     protected $hidden = ['password', 'remember_token'];
 

@@ -30,7 +30,7 @@ final class RecordSheet
         $doubts = $this->tape->doubts($machine->id);
         $putBack = $this->tape->putBack(new Collection([$machine]), false);
         $standing = $this->standings->fromTape($machine, $rows, $putBack);
-        $evidence = array_reverse($this->tape->entries($machine->id, $rows, $doubts));
+        $evidence = array_reverse($this->tape->entries($machine->id, $rows, $doubts, true));
 
         return new RecordView(
             company: $company->name,

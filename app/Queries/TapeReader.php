@@ -23,7 +23,7 @@ final class TapeReader
 {
     private const MINUTES_A_DAY = 1_440;
 
-    public function __construct(private readonly ConnectionInterface $db, private readonly Phrases $phrases, private readonly Speaker $speaker)
+    public function __construct(private readonly ConnectionInterface $db, private readonly Phrases $phrases, private readonly Speaker $speaker, private readonly ToldReader $told)
     {
     }
 
@@ -59,9 +59,10 @@ final class TapeReader
     /**
      * @param Collection<int, \stdClass> $rows
      * @param Collection<int, \stdClass> $doubts
+     * @param bool $isTold what was answered and chosen is told in words too
      * @return list<TapeEntry> newest first
      */
-    public function entries(int $machineId, Collection $rows, Collection $doubts): array
+    public function entries(int $machineId, Collection $rows, Collection $doubts, bool $isTold = false): array
     {
         $readings = $this->db->table('readings')->leftJoin('instruments', 'instruments.id', '=', 'readings.instrument_id')
             ->where('readings.company_id', app(\App\Support\CurrentCompany::class)->id())->where('readings.machine_id', $machineId)->orderBy('readings.id')
@@ -82,7 +83,7 @@ final class TapeReader
                 whoId: $row->user_id,
                 deviceAt: Moment::exact($row->device_at),
                 recordedAt: Moment::exact($row->recorded_at),
-                title: $row->check === null ? '' : $this->phrases->short($row->check),
+                title: $row->check === null ? $this->phrases->common('entries', $row->kind) : $this->phrases->short($row->check) . self::about((string) $row->subject),
                 headline: $this->headline($row),
                 check: $row->check ?? '',
                 subject: $row->subject ?? '',
@@ -106,6 +107,7 @@ final class TapeReader
                 photos: array_values(($photos[$row->at] ?? collect())->map(self::photo(...))->all()),
                 values: (object) ($said['values'] ?? []),
                 drawing: (object) ($said['drawing'] ?? []),
+                told: $isTold && $row->check !== null ? $this->told->of($row->check, $input) : [],
             );
         }
 
@@ -160,6 +162,12 @@ final class TapeReader
             'start', 'suspect' => '',
             default => $this->told($row),
         };
+    }
+
+    /** What of the machine it is about, where that is not the whole. */
+    private static function about(string $subject): string
+    {
+        return $subject === '' || $subject === 'machine' ? '' : ', ' . strtr($subject, ['compressor:' => '', ':' => ' ', '_' => ' ']);
     }
 
     private function told(\stdClass $row): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Views\TapeEntry;
+use IronStart\Core\Quantity\Units;
 
 /** The drawings of the paper record, as SVG: what was seen on the bench, and how people signed. */
 final class Drawings
@@ -16,13 +17,26 @@ final class Drawings
     private const SIGN_WIDTH = 300;
     private const SIGN_HEIGHT = 90;
 
+    private const WATCH = '#6e4d00';
+    private const SOFT = '#59636a';
+    private const BAND = '#e7e2d4';
+    private const FOOT = 178.0;
+    private const TOP = 24.0;
+    /** What is left of a bar that is far too low, so that it is still one. */
+    private const STUMP = 12.0;
+
     /** What a check is drawn as; empty for one that has no drawing. */
     public static function of(TapeEntry $entry): string
     {
-        return match ($entry->check) {
-            'power.rotation' => self::rotation((array) $entry->drawing),
-            'power.voltage' => self::legs($entry),
-            default => '',
+        /** @var array<string, mixed> $drawing */
+        $drawing = json_decode((string) json_encode($entry->drawing), true);
+
+        return match ($drawing['shape'] ?? (isset($drawing['turns']) ? 'rotation' : '')) {
+            'rotation' => self::rotation($drawing),
+            'legs' => self::legs($drawing),
+            'scale' => self::scale($drawing),
+            'bars' => self::bars($drawing),
+            default => $entry->check === 'power.voltage' ? self::legs(self::legsOf($entry)) : '',
         };
     }
 
@@ -67,38 +81,142 @@ final class Drawings
         return self::svg(260, 200, $body);
     }
 
-    /** Three legs as bars against the band the plate allows. */
-    private static function legs(TapeEntry $entry): string
+    /**
+     * The legs of an entry that was written before drawings were.
+     *
+     * @return array<string, mixed>
+     */
+    private static function legsOf(TapeEntry $entry): array
     {
-        $volts = [];
-        foreach ($entry->readings as $reading) {
-            $volts[$reading->path] = $reading->canonical;
-        }
-        $legs = ['A-B' => $volts['volts_ab'] ?? null, 'B-C' => $volts['volts_bc'] ?? null, 'C-A' => $volts['volts_ca'] ?? null];
+        $volts = array_column($entry->readings, 'canonical', 'path');
         $values = json_decode((string) json_encode($entry->values), true);
         [$low, $high] = [$values['volts_min']['value'] ?? null, $values['volts_max']['value'] ?? null];
-        $read = array_filter($legs, is_numeric(...));
-        if ($read === [] || ! is_numeric($low) || ! is_numeric($high)) {
+        $legs = [];
+        foreach (['L1-L2' => 'volts_ab', 'L2-L3' => 'volts_bc', 'L3-L1' => 'volts_ca'] as $name => $path) {
+            $read = $volts[$path] ?? null;
+            $legs[] = ['name' => $name, 'value' => $read, 'is' => $read !== null && is_numeric($low) && is_numeric($high) && ($read < $low || $read > $high) ? 'stop' : 'plain'];
+        }
+
+        return ['low' => $low, 'high' => $high, 'legs' => $legs];
+    }
+
+    /**
+     * Three legs as bars against the band that is allowed; what was read far outside is drawn broken.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function legs(array $drawing): string
+    {
+        [$low, $high] = [$drawing['low'] ?? null, $drawing['high'] ?? null];
+        $legs = is_array($drawing['legs'] ?? null) ? $drawing['legs'] : [];
+        $read = array_filter(array_column($legs, 'value'), is_numeric(...));
+        if ($read === [] || ! is_numeric($low) || ! is_numeric($high) || $high <= $low) {
             return '';
         }
-        [$bottom, $top] = [min($low, ...array_values($read)) * 0.965, max($high, ...array_values($read)) * 1.02];
-        $y = fn (float $v): float => 178 - ($v - $bottom) / ($top - $bottom) * 156;
-        $body = '<rect x="34" y="' . self::n($y((float) $high)) . '" width="282" height="' . self::n($y((float) $low) - $y((float) $high)) . '" fill="#e7e2d4"/>';
-        foreach (['low' => $low, 'high' => $high] as $limit) {
-            $body .= '<text x="30" y="' . self::n($y((float) $limit) + 5) . '" text-anchor="end" font-size="14" fill="' . self::INK . '">' . round((float) $limit) . '</text>';
+        $span = $high - $low;
+        $near = array_filter($read, fn (float|int|string $v): bool => $v > $low - $span && $v < $high + $span);
+        $bottom = min($low - $span * 0.35, ...array_map(fn (float|int|string $v): float => $v - $span * 0.15, array_values($near)));
+        $top = max($high + $span * 0.2, ...array_map(fn (float|int|string $v): float => $v + $span * 0.1, array_values($near)));
+        $y = fn (float $v): float => self::FOOT - (max($bottom, min($top, $v)) - $bottom) / ($top - $bottom) * (self::FOOT - self::TOP);
+        $body = self::rect(36, $y((float) $high), 280, $y((float) $low) - $y((float) $high), self::BAND);
+        foreach ([$low, $high] as $limit) {
+            $body .= self::text(32, $y((float) $limit) + 5, self::n(round((float) $limit)), 14, self::SOFT, 'end');
         }
-        $x = 62;
-        foreach ($legs as $name => $v) {
-            if ($v !== null) {
-                $color = $v < $low || $v > $high ? self::STOP : self::INK;
-                $body .= "<rect x=\"$x\" y=\"" . self::n($y($v)) . '" width="52" height="' . self::n(178 - $y($v)) . "\" fill=\"$color\"/>"
-                    . '<text x="' . ($x + 26) . '" y="' . self::n($y($v) - 5) . "\" text-anchor=\"middle\" font-size=\"16\" fill=\"$color\">" . self::n($v) . '</text>'
-                    . '<text x="' . ($x + 26) . '" y="197" text-anchor="middle" font-size="16" fill="' . self::INK . "\">$name</text>";
+        foreach (array_values($legs) as $i => $leg) {
+            $x = 62 + 88 * $i;
+            $body .= self::text($x + 26, 197, $leg['name'], 15, self::INK, 'middle');
+            if (! is_numeric($leg['value'])) {
+                continue;
             }
-            $x += 88;
+            $v = (float) $leg['value'];
+            $at = min($y($v), self::FOOT - self::STUMP);
+            $color = $leg['is'] === 'stop' ? self::STOP : self::INK;
+            $body .= self::rect($x, $at, 52, self::FOOT - $at, $color) . self::text($x + 26, $at - 5, self::n($v), 17, $color, 'middle');
+            if ($v < $bottom || $v > $top) {
+                $middle = ($at + self::FOOT) / 2;
+                $body .= '<path d="M' . self::n($x - 4) . ' ' . self::n($middle + 3) . ' l15 -7 15 7 15 -7 15 7" fill="none" stroke="#ffffff" stroke-width="5"/>';
+            }
         }
 
         return self::svg(320, 206, $body);
+    }
+
+    /**
+     * A figure on a scale of bands.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function scale(array $drawing): string
+    {
+        $bands = is_array($drawing['bands'] ?? null) ? array_values($drawing['bands']) : [];
+        $from = (float) ($drawing['from'] ?? 0);
+        $to = (float) ($bands === [] ? 0 : $bands[count($bands) - 1]['to']);
+        if ($to <= $from || ! is_numeric($drawing['value'] ?? null)) {
+            return '';
+        }
+        $of = ($drawing['decades'] ?? false) === true && $from > 0 ? log10(...) : fn (float $v): float => $v;
+        $x = fn (float $v): float => 10 + ($of(max($from, min($to, $v))) - $of($from)) / ($of($to) - $of($from)) * 300;
+        $body = '';
+        $left = $from;
+        foreach ($bands as $i => $band) {
+            $color = match ($band['is']) {
+                'stop' => self::STOP,
+                'watch' => self::WATCH,
+                default => self::CLEAR,
+            };
+            $body .= self::rect($x($left), 52, $x((float) $band['to']) - $x($left), 34, $color);
+            $body .= $i < count($bands) - 1 ? self::text($x((float) $band['to']), 110, self::n((float) $band['to']), 14, self::INK, 'middle') : '';
+            $left = (float) $band['to'];
+        }
+        $v = (float) $drawing['value'];
+        $body .= '<path d="M' . self::n($x($v)) . ' 58 l-9 -16 h18z" fill="' . self::INK . '"/>'
+            . self::text(max(44, min(276, $x($v))), 32, self::n($v) . ' ' . Units::sign((string) ($drawing['unit'] ?? '')), 24, self::INK, 'middle');
+
+        return self::svg(320, 118, $body);
+    }
+
+    /**
+     * Bars on one scale from nothing, with a line where there is a limit.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function bars(array $drawing): string
+    {
+        $bars = is_array($drawing['bars'] ?? null) ? array_values(array_filter($drawing['bars'], fn (mixed $bar): bool => is_array($bar) && is_numeric($bar['value'] ?? null))) : [];
+        $limit = $drawing['limit'] ?? null;
+        $most = max([0.0, is_numeric($limit) ? (float) $limit : 0.0, ...array_map(fn (array $bar): float => (float) $bar['value'], $bars)]);
+        if ($bars === [] || $most <= 0.0) {
+            return '';
+        }
+        $unit = (string) ($drawing['unit'] ?? '');
+        $sign = $unit === '%' ? '%' : ' ' . Units::sign($unit);
+        $body = '';
+        foreach ($bars as $i => $bar) {
+            $width = (float) $bar['value'] / $most * 250;
+            $color = match ($bar['is'] ?? 'plain') {
+                'stop' => self::STOP,
+                'pale' => self::RULE,
+                default => self::INK,
+            };
+            $body .= self::text(0, 46 * $i + 14, (string) $bar['name'], 15, self::INK) . self::rect(0, 46 * $i + 19, $width, 19, $color)
+                . self::text($width + 6, 46 * $i + 35, self::n((float) $bar['value']) . $sign, 18, self::INK);
+        }
+        if (is_numeric($limit)) {
+            $x = self::n((float) $limit / $most * 250);
+            $body .= "<line x1=\"$x\" y1=\"0\" x2=\"$x\" y2=\"" . 46 * count($bars) . '" stroke="' . self::INK . '" stroke-width="2" stroke-dasharray="4 4"/>';
+        }
+
+        return self::svg(320, 46 * count($bars), $body);
+    }
+
+    private static function rect(float $x, float $y, float $width, float $height, string $color): string
+    {
+        return '<rect x="' . self::n($x) . '" y="' . self::n($y) . '" width="' . self::n(max(0, $width)) . '" height="' . self::n(max(0, $height)) . "\" fill=\"$color\"/>";
+    }
+
+    private static function text(float $x, float $y, string $text, int $size, string $color, string $anchor = 'start'): string
+    {
+        return '<text x="' . self::n($x) . '" y="' . self::n($y) . "\" text-anchor=\"$anchor\" font-size=\"$size\" fill=\"$color\">" . htmlspecialchars($text, ENT_XML1) . '</text>';
     }
 
     private static function svg(int $width, int $height, string $body): string

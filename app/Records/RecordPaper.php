@@ -10,7 +10,7 @@ use App\Views\PhotoView;
 use App\Views\RecordView;
 use App\Views\TapeEntry;
 use Carbon\CarbonImmutable;
-use IronStart\Core\Wording\Phrases;
+use IronStart\Core\Quantity\Units;
 
 /** The record on paper: what the page shows, with drawings and pictures, and the last digest on every page. */
 final class RecordPaper
@@ -18,7 +18,7 @@ final class RecordPaper
     /** A device whose clock is off by more, or an entry that came later, shows both times. */
     private const LATE_SECONDS = 60;
 
-    public function __construct(private readonly Paper $paper, private readonly PhotoStore $photos, private readonly Phrases $phrases)
+    public function __construct(private readonly Paper $paper, private readonly PhotoStore $photos)
     {
     }
 
@@ -30,7 +30,9 @@ final class RecordPaper
             'record' => $record,
             'when' => fn (string $iso): string => CarbonImmutable::parse($iso)->setTimezone($timeZone)->format('Y-m-d H:i'),
             'late' => fn (TapeEntry $e): bool => max(abs($e->correctionMs) / 1000, CarbonImmutable::parse($e->placedAt)->diffInSeconds(CarbonImmutable::parse($e->recordedAt))) > self::LATE_SECONDS,
-            'title' => fn (TapeEntry $e): string => ($e->title === '' ? $this->phrases->common('entries', $e->kind) : $e->title) . ($e->subject === '' || $e->subject === 'machine' ? '' : ', ' . strtr($e->subject, [':' => ' ', '_' => ' '])),
+            'title' => fn (TapeEntry $e): string => $e->title,
+            'sign' => Units::sign(...),
+            'role' => fn (string $role): string => $role === 'starter' ? 'start-up tech' : $role,
             'draw' => Drawings::of(...),
             'signature' => Drawings::signature(...),
             'svg' => fn (string $svg): string => 'data:image/svg+xml;base64,' . base64_encode($svg),

@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** One line of a machine's tape. */
-#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos', 'values', 'drawing'])]
+#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos', 'values', 'drawing', 'told'])]
 final readonly class TapeEntry
 {
     /**
@@ -17,6 +17,7 @@ final readonly class TapeEntry
      * @param list<ReadingView> $readings
      * @param list<int> $outOfOrder
      * @param list<PhotoView> $photos
+     * @param list<ToldView> $told
      */
     public function __construct(
         #[OA\Property()]
@@ -79,6 +80,9 @@ final readonly class TapeEntry
         public object $values,
         #[OA\Property(type: 'object', additionalProperties: true)]
         public object $drawing,
+        /** What was answered or chosen besides the readings; the record tells it, the tape has it in its input. */
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ToldView::class))]
+        public array $told,
     ) {
     }
 }

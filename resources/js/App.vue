@@ -102,7 +102,7 @@ async function leave() {
         {{ t('foot.waiting', { count: outbox.items.length }) }}
       </button>
       <button type="button" class="bar find" :aria-label="t('search.title')" @click="showSearch = true">
-        /
+        <span>{{ t('search.field') }}</span><kbd>/</kbd>
       </button>
       <button type="button" class="bar" @click="showClocks = true">
         <span :class="{ word: clocks.clocks.length > 0 }">{{ `${t('clocks.title')} ` }}</span>
@@ -120,20 +120,15 @@ async function leave() {
     <ElDialog v-model="menu" :title="t('app.settings')" width="min(420px, 94vw)">
       <div class="menu">
         <button
+          v-for="theme in ['light', 'dark', 'device'] as const"
+          :key="theme"
           type="button"
           class="press small"
-          :aria-pressed="session.person?.theme === 'light'"
-          @click="session.prefer({ theme: 'light' })"
+          :class="{ wide: theme === 'device' }"
+          :aria-pressed="session.person?.theme === theme"
+          @click="session.prefer({ theme })"
         >
-          {{ t('app.light') }}
-        </button>
-        <button
-          type="button"
-          class="press small"
-          :aria-pressed="session.person?.theme === 'dark'"
-          @click="session.prefer({ theme: 'dark' })"
-        >
-          {{ t('app.dark') }}
+          {{ t(`app.${theme}`) }}
         </button>
         <button
           type="button"
@@ -244,8 +239,21 @@ nav .on {
   font: 600 20px/1 var(--figures);
 }
 .find {
-  min-width: 44px;
-  font: 600 22px/1 var(--figures);
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  min-width: 148px;
+  min-height: 36px;
+  padding: 0 8px;
+  border: 1px solid var(--iron-soft);
+  color: var(--on-frame-soft);
+  font-size: 15px;
+}
+.find kbd {
+  padding: 1px 7px;
+  border: 1px solid var(--iron-soft);
+  font: 600 15px/1.2 var(--figures);
 }
 .waits {
   padding: 0 10px;

@@ -32,6 +32,7 @@ th { font: bold 8.5pt figures; color: #59636a }
 .watch { color: #6e4d00 }
 .clear { color: #1f5a3c }
 .figure { font: bold 10.5pt figures; white-space: nowrap; padding-right: 12px }
+.told { font-size: 8.5pt }
 .figure span { font: 8pt text; color: #59636a }
 .drawing { float: right; width: 150px; margin: 0 0 2px 10px }
 .photo { height: 118px; margin: 4px 6px 2px 0 }
@@ -46,7 +47,7 @@ th { font: bold 8.5pt figures; color: #59636a }
 <p>{!! $t(implode(' · ', array_filter([$record->summary, $record->model, $record->serial]))) !!}</p>
 <p>{!! $t(implode(', ', array_filter([$record->job, $record->address]))) !!}</p>
 @foreach ($record->overrides as $one)
-<p class="first"><b>Opened against a stop, {{ $one->name }}:</b> {!! $t($one->reason) !!} ({!! $t($one->who) !!}, {{ $when($one->at) }})</p>
+<p class="first"><b>Lead override, {{ $one->name }}:</b> {!! $t($one->reason) !!} ({!! $t($one->who) !!}, {{ $when($one->at) }})</p>
 @endforeach
 @if ($record->notes !== [])
 <div class="first quiet">@foreach ($record->notes as $note)<p>{!! $t($note) !!}</p>@endforeach</div>
@@ -62,21 +63,21 @@ th { font: bold 8.5pt figures; color: #59636a }
 </table>
 <h2>Signed</h2>
 @forelse ($record->signOff->signatures as $one)
-<div class="sign"><img src="{{ $svg($signature($one->strokes)) }}"><p>{!! $t($one->name) !!}, {{ $one->role }}</p><p class="soft">{{ $when($one->when) }}, entry {{ $one->at }}</p></div>
+<div class="sign"><img src="{{ $svg($signature($one->strokes)) }}"><p>{!! $t($one->name) !!}, {{ $role($one->role) }}</p><p class="soft">{{ $when($one->when) }}, entry {{ $one->at }}</p></div>
 @empty
-<p>By nobody yet.</p>
+<p>Not signed yet.</p>
 @endforelse
 @if ($record->partsOut !== [] || $record->items !== [] || $record->putBack !== [])
-<h2>Out, left and put back</h2>
+<h2>Out of service, open items, put-back list</h2>
 <table>
 @foreach ($record->partsOut as $part)
 <tr><td>{!! $t($part->what) !!} out of service</td><td>{!! $t($part->why) !!} Wire: {!! $t($part->wire) !!}. {!! $t($part->who) !!}</td></tr>
 @endforeach
 @foreach ($record->items as $item)
-<tr><td>{!! $t($item->what) !!}</td><td>@if ($item->done !== '') Done: {!! $t($item->done) !!} @elseif ($item->owner !== '') {!! $t($item->owner) !!}, {{ $item->due }} @else Nobody's yet @endif</td></tr>
+<tr><td>{!! $t($item->what) !!}</td><td>@if ($item->done !== '') Done: {!! $t($item->done) !!} @elseif ($item->owner !== '') {!! $t($item->owner) !!}, {{ $item->due }} @else No owner yet @endif</td></tr>
 @endforeach
 @foreach ($record->putBack as $out)
-<tr><td>{!! $t($out->what) !!}</td><td>@if ($out->closed) {!! $t($out->word === '' ? 'Put back' : $out->word) !!} @elseif ($out->left !== '') Left out: {!! $t($out->left) !!} ({!! $t($out->owner) !!}, {{ $out->due }}) @else <span class="stop">Still out</span> @endif</td></tr>
+<tr><td>{!! $t($out->what) !!}</td><td>@if ($out->closed) {!! $t($out->word === '' ? 'Put back' : $out->word) !!} @elseif ($out->left !== '') Left as is: {!! $t($out->left) !!} ({!! $t($out->owner) !!}, {{ $out->due }}) @else <span class="stop">Not put back</span> @endif</td></tr>
 @endforeach
 </table>
 @endif
@@ -95,13 +96,14 @@ th { font: bold 8.5pt figures; color: #59636a }
 @continue($entry->kind === 'photo')
 <div class="entry{{ $entry->suspect !== '' ? ' struck' : '' }}">
 @if ($draw($entry) !== '')<img class="drawing" src="{{ $svg($draw($entry)) }}">@endif
-<p class="soft">{{ $entry->at }} · {{ $when($entry->placedAt) }}@if ($late($entry)) · by the device {{ $when($entry->deviceAt) }}, arrived {{ $when($entry->recordedAt) }}@endif · {!! $t($entry->who) !!}@if ($entry->instrument !== '') · {!! $t($entry->instrument) !!}@if ($entry->instrumentOverdue)<span class="stop">, calibration overdue since {{ $entry->instrumentDue }}</span>@endif @endif</p>
+<p class="soft">{{ $entry->at }} · {{ $when($entry->placedAt) }}@if ($late($entry)) · device clock {{ $when($entry->deviceAt) }}, received {{ $when($entry->recordedAt) }}@endif · {!! $t($entry->who) !!}@if ($entry->instrument !== '') · {!! $t($entry->instrument) !!}@if ($entry->instrumentOverdue)<span class="stop">, calibration overdue since {{ $entry->instrumentDue }}</span>@endif @endif</p>
 <h3>{!! $t($title($entry)) !!}@if ($entry->status !== '') <span class="{{ $entry->status }}">{{ $entry->status }}</span>@endif @if ($entry->supersededBy !== null)<span class="soft">corrected by {{ $entry->supersededBy }}</span>@endif</h3>
 @if ($entry->headline !== '')<p class="said">{!! $t($entry->headline) !!}</p>@endif
 @foreach ($entry->because as $line)<p class="soft">{!! $t($line) !!}</p>@endforeach
-@if ($entry->suspect !== '')<p class="doubt">Doubted: {!! $t($entry->suspect) !!}</p>@endif
-@if ($entry->outOfOrder !== [])<p class="doubt">Read before its time. {!! $t($entry->reason) !!}</p>@endif
-@if ($entry->readings !== [])<p>@foreach ($entry->readings as $r)<span class="figure"><span>{!! $t($r->label) !!}</span> {{ $r->value }} {!! $t($r->unit) !!}</span> @endforeach</p>@endif
+@if ($entry->suspect !== '')<p class="doubt">Flagged: {!! $t($entry->suspect) !!}</p>@endif
+@if ($entry->outOfOrder !== [])<p class="doubt">Read out of order. {!! $t($entry->reason) !!}</p>@endif
+@if ($entry->readings !== [])<p>@foreach ($entry->readings as $r)<span class="figure"><span>{!! $t($r->label) !!}</span> {{ $r->value }} {!! $t($sign($r->unit)) !!}</span> @endforeach</p>@endif
+@if ($entry->told !== [])<p>@foreach ($entry->told as $one)<span class="told">{!! $t($one->label) !!}: <b>{!! $t($one->value) !!}</b></span>@if (! $loop->last) · @endif @endforeach</p>@endif
 @foreach ($entry->photos as $photo)@if ($picture($photo) !== '')<img class="photo" src="{{ $picture($photo) }}">@endif @endforeach
 </div>
 @endforeach

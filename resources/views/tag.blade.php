@@ -18,9 +18,9 @@ dd { margin: 0; font-size: 11pt }
 <h1>{!! $t("$machine->name, $part->what") !!}</h1>
 <dl>
 <dt>Why</dt><dd>{!! $t($part->why) !!}</dd>
-<dt>Wire freed and taped</dt><dd>{!! $t($part->wire) !!}</dd>
+<dt>Wire lifted and capped</dt><dd>{!! $t($part->wire) !!}</dd>
 <dt>By</dt><dd>{!! $t($part->who) !!}, {{ $when }}</dd>
 </dl>
-<p class="soft">{!! $t("{$machine->job->site->name}, $machine->place") !!}. Do not put it back in service before the one who signed here, or the lead, says so. Entry {{ $part->at }} of this machine's record.</p>
+<p class="soft">{!! $t("{$machine->job->site->name}, $machine->place") !!}. Do not return to service until the person signed here, or the lead, says so. Danger: do not operate. Entry {{ $part->at }} of this unit's record.</p>
 </body>
 </html>

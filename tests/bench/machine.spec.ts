@@ -19,15 +19,15 @@ test('first load and keystroke to verdict', async ({ page }) => {
     `script and style until the Machine screen stands: ${(total / 1024).toFixed(0)} KB compressed in ${sizes.size} files (aim 300 KB)`,
   )
 
-  await page.getByLabel('Leg A to B').fill('481')
-  await page.getByLabel('Leg C to A').fill('484')
+  await page.getByLabel('L1–L2 (A–B)').fill('481')
+  await page.getByLabel('L3–L1 (C–A)').fill('484')
   await expect(verdict(page)).toContainText('Still to be told: leg B to C.')
-  const box = page.getByLabel('Leg B to C')
+  const box = page.getByLabel('L2–L3 (B–C)')
   const times = await box.evaluate(async (el: HTMLInputElement, keystrokes) => {
     const sentence = document.querySelector('.verdict p') as HTMLElement
     const taken: number[] = []
     for (let i = 0; i < keystrokes; i++) {
-      const wanted = i % 2 === 0 ? 'Unbalance is' : 'Fit to run on'
+      const wanted = i % 2 === 0 ? 'Unbalance is' : 'Good to run'
       const start = performance.now()
       const changed = new Promise<void>((done) => {
         const watch = new MutationObserver(() => {

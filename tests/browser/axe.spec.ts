@@ -28,22 +28,22 @@ for (const theme of ['light', 'dark'] as const) {
     await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
     await sound(page, 'today')
     await openMachine(page, 'RTU-2')
-    await choose(page, 'Rotation meter', 'C-B-A')
-    await expect(page.getByText('swap two here')).toBeVisible()
+    await choose(page, 'Phase rotation meter', 'C-B-A')
+    await expect(page.getByText('swap any two here')).toBeVisible()
     for (const tab of [
       'Rotation',
       'Supply',
       'Circuit',
-      'Control volts',
+      'Control voltage',
       'Lockout',
       'Windings',
-      'Insulation',
+      'Megohms',
     ]) {
       await openTab(page, tab)
       await sound(page, tab)
     }
     await page.keyboard.press('n')
-    for (const tab of ['Pre-start list', 'Start', 'Loaded volts', 'Wheel', 'Running amps']) {
+    for (const tab of ['Pre-start list', 'Start', 'Loaded voltage', 'Rotation, running', 'Running amps']) {
       await openTab(page, tab)
       await sound(page, tab)
     }
@@ -53,7 +53,7 @@ for (const theme of ['light', 'dark'] as const) {
     await expect(page.locator('.job')).toBeVisible()
     await sound(page, 'facts of the job')
     await page.getByRole('button', { name: /Can we leave/ }).click()
-    await expect(page.getByText('What holds it')).toBeVisible()
+    await expect(page.getByText('What is holding it up')).toBeVisible()
     await sound(page, 'hand over')
     await page.getByRole('button', { name: /^Clocks/ }).click()
     await expect(page.getByRole('dialog')).toBeVisible()
@@ -75,12 +75,12 @@ test('the office and the shelf are sound', async ({ page }) => {
   for (const [path, shown] of [
     ['/office', 'Harrow Lane Library'],
     ['/office/sites/1', 'Start-up of three rooftop units'],
-    ['/office/people', 'Signed in lately'],
-    ['/office/company', 'Key of the company'],
-    ['/office/import', 'Tables to keep'],
-    ['/office/activity', 'What was done'],
+    ['/office/people', 'Recent sign-ins'],
+    ['/office/company', 'Company key'],
+    ['/office/import', 'Export'],
+    ['/office/activity', 'Activity log'],
     ['/shelf', 'BF-150G'],
-    ['/shelf/new', 'Another motor'],
+    ['/shelf/new', 'Add motor'],
   ] as const) {
     await page.goto(path)
     await expect(page.getByText(shown).first()).toBeVisible()
@@ -88,6 +88,6 @@ test('the office and the shelf are sound', async ({ page }) => {
   }
   await page.goto('/office/sites/1')
   await page.getByRole('button', { name: 'New job' }).click()
-  await expect(page.getByLabel('What is to be done')).toBeVisible()
+  await expect(page.getByLabel('Scope of work')).toBeVisible()
   await sound(page, 'a new job')
 })

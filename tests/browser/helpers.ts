@@ -17,14 +17,14 @@ export async function signIn(page: Page, name = 'Rafe Lindqvist'): Promise<void>
 
 export async function openMachine(page: Page, name: string): Promise<void> {
   await page.locator('a.row', { hasText: name }).first().click()
-  await expect(page.locator('.verdict')).toBeVisible()
+  await expect(page.locator('.verdict, .past, .start').first()).toBeVisible()
 }
 
 export async function openTab(page: Page, name: string): Promise<void> {
   const tab = page.getByRole('tab', { name: new RegExp(`^${name}`) })
   await tab.click()
   await expect(tab).toHaveAttribute('aria-selected', 'true')
-  await expect(page.locator('.verdict')).toBeVisible()
+  await expect(page.locator('.verdict, .past, .job, .start').first()).toBeVisible()
 }
 
 /** Chooses one of a few words. */
@@ -32,14 +32,17 @@ export async function choose(page: Page | Locator, group: string | RegExp, word:
   await page.getByRole('group', { name: group }).getByRole('radio', { name: word, exact: true }).click()
 }
 
-/** What no button answers before a start. */
-export const BY_HAND = [
-  /Locks and tags/,
-  'Doors and panels on',
-  'Controller calling nothing',
-  'Float and safeties connected',
-  'Neutral and earth present',
-]
+/** Goes down the pre-start list, item by item: nothing of it is answered in bulk. */
+export async function walkPrestart(page: Page): Promise<void> {
+  const items = page.locator('.walked fieldset')
+  for (let i = 0; i < (await items.count()); i++) {
+    const item = items.nth(i)
+    if (/^Neutral/.test((await item.textContent()) ?? '')) {
+      await item.getByRole('radio', { name: 'n/a' }).click()
+      await item.getByRole('button', { name: 'none in the diagram' }).click()
+    } else await item.getByRole('radio', { name: 'yes' }).click()
+  }
+}
 
 /** A compressor's row on the rotation bench. */
 export function compressor(page: Page, name: string): Locator {
@@ -67,7 +70,7 @@ export function verdict(page: Page): Locator {
 export const AMPS = ['9.2', '9.3', '9.1', '9.1', '9.2', '9.0', '7.0', '7.1', '7.0', '1.2', '1.2']
 
 export async function readAmps(page: Page): Promise<void> {
-  const boxes = await page.locator('.load .figure').all()
+  const boxes = await page.locator('.part .figure').all()
   for (const [i, amps] of AMPS.entries()) await boxes[i]?.fill(amps)
 }
 
@@ -81,21 +84,28 @@ export async function record(page: Page, name: string | RegExp = /^Record/): Pro
 
 export async function lockOut(page: Page, lock: string): Promise<void> {
   await page.getByLabel('Lock', { exact: true }).fill(lock)
-  await choose(page, 'Lock hangs at', "unit's disconnect")
-  await choose(page, 'Work is on', 'load side')
-  await choose(page, /Tester proved before/, 'yes')
-  for (const leg of ['Leg A to B', 'Leg B to C', 'Leg C to A', 'A to ground', 'B to ground', 'C to ground'])
+  await choose(page, 'Lock is on', "the unit's disconnect")
+  await choose(page, 'Working on', 'load side')
+  await choose(page, /Meter checked live, before/, 'yes')
+  for (const leg of [
+    'L1–L2 (A–B)',
+    'L2–L3 (B–C)',
+    'L3–L1 (C–A)',
+    'L1 to ground (A)',
+    'L2 to ground (B)',
+    'L3 to ground (C)',
+  ])
     await page.getByLabel(leg).fill('0.1')
-  await choose(page, /Tester proved after/, 'yes')
+  await choose(page, /Meter checked live, after/, 'yes')
   await expect(verdict(page)).toContainText('Dead')
   await record(page)
 }
 
 export async function lockOff(page: Page, word: string): Promise<void> {
-  await page.locator('.entry-out').getByRole('button', { name: 'It is off' }).first().click()
+  await page.locator('.entry-out').getByRole('button', { name: 'Put back' }).first().click()
   const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('Say how it was put back.').fill(word)
-  await dialog.getByRole('button', { name: 'It is off' }).click()
+  await dialog.getByLabel('Say how you put it back.').fill(word)
+  await dialog.getByRole('button', { name: 'Put back' }).click()
   await expect(page.locator('.entry-out')).toHaveCount(0)
 }
 
@@ -104,5 +114,5 @@ export function gate(page: Page, question: string): Locator {
   return page.locator('.rail li', { hasText: question })
 }
 
-export const POWER = 'Is the supply right, and the right way round?'
+export const POWER = 'Is the power right, and the rotation?'
 export const RUN = 'Does it start and turn as it should?'

@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
-import { AMPS, BY_HAND, freshDemo, gate, POWER, RUN, verdict } from './helpers'
+import { AMPS, freshDemo, gate, POWER, RUN, verdict } from './helpers'
 
 test.beforeAll(freshDemo)
 
@@ -43,12 +43,12 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await expect(page.getByRole('button', { name: /Rafe/ })).toBeVisible()
   await reach(page, page.getByRole('button', { name: /Rafe/ }))
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('link', { name: 'Go to it' })).toBeVisible()
-  await reach(page, page.getByRole('link', { name: 'Go to it' }))
+  await expect(page.getByRole('link', { name: 'Open it' })).toBeVisible()
+  await reach(page, page.getByRole('link', { name: 'Open it' }))
   await page.keyboard.press('Enter')
   await expect(verdict(page)).toBeVisible()
 
-  await pick(page, group('Rotation meter'), 'C-B-A')
+  await pick(page, group('Phase rotation meter'), 'C-B-A')
   await expect(verdict(page)).toContainText('The supply is reversed')
   await recorded(page)
   await expect(gate(page, POWER)).toHaveClass(/stopped/)
@@ -60,15 +60,15 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await expect(page.getByRole('tab', { name: 'Lockout' })).toHaveAttribute('aria-selected', 'true')
   await reach(page, page.getByLabel('Lock', { exact: true }))
   await page.keyboard.type('15')
-  await pick(page, group('Lock hangs at'), "unit's disconnect")
-  await pick(page, group('Work is on'), 'load side')
-  await pick(page, group(/Tester proved before/), 'yes')
-  await reach(page, page.getByLabel('Leg A to B'))
+  await pick(page, group('Lock is on'), "the unit's disconnect")
+  await pick(page, group('Working on'), 'load side')
+  await pick(page, group(/Meter checked live, before/), 'yes')
+  await reach(page, page.getByLabel('L1–L2 (A–B)'))
   for (let i = 0; i < 6; i++) {
     await page.keyboard.type('0.1')
     await page.keyboard.press('Enter')
   }
-  await pick(page, group(/Tester proved after/), 'yes')
+  await pick(page, group(/Meter checked live, after/), 'yes')
   await expect(verdict(page)).toContainText('Dead')
   await recorded(page)
   await expect(page.locator('.entry-out')).toContainText('Lock 15 on')
@@ -76,22 +76,27 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await page.keyboard.press('[')
   await page.keyboard.press('[')
   await page.keyboard.press('[')
-  await pick(page, group('Rotation meter'), 'A-B-C')
+  await pick(page, group('Phase rotation meter'), 'A-B-C')
   await recorded(page)
   await expect(gate(page, POWER)).toHaveClass(/answered/)
 
   // Put-back by P, then on to the next question by N and the start list.
   await page.keyboard.press('p')
   await expect(page.getByRole('dialog')).toBeVisible()
-  await reach(page, page.getByLabel('Say how it was put back.'))
+  await reach(page, page.getByLabel('Say how you put it back.'))
   await page.keyboard.type('lock off')
   await page.keyboard.press('Enter')
   await expect(page.locator('.entry-out')).toHaveCount(0)
   await page.keyboard.press('n')
   await expect(page.getByRole('heading', { name: RUN })).toBeVisible()
-  for (const item of BY_HAND) await pick(page, group(item), 'yes')
-  await reach(page, page.getByRole('button', { name: 'All the rest: yes' }), true)
-  await page.keyboard.press('Enter')
+  const items = page.locator('.walked fieldset')
+  for (let i = 0; i < (await items.count()); i++) {
+    const isNeutral = /^Neutral/.test((await items.nth(i).textContent()) ?? '')
+    await pick(page, items.nth(i), isNeutral ? 'n/a' : 'yes')
+    if (!isNeutral) continue
+    await reach(page, page.getByRole('button', { name: 'none in the diagram' }))
+    await page.keyboard.press('Enter')
+  }
   await expect(verdict(page)).toContainText('Ready')
   await recorded(page)
   await expect(page.getByRole('button', { name: 'Starting it now' })).toBeEnabled()
@@ -99,39 +104,47 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await expect(page.locator('.slip').first()).toContainText('Starting it now')
 
   // Loaded voltage, wheel, amps: Run is answered.
-  await expect(page.getByRole('tab', { name: 'Loaded volts' })).toHaveAttribute('aria-selected', 'true')
-  await reach(page, page.getByLabel('Leg A to B'))
+  await expect(page.getByRole('tab', { name: 'Loaded voltage' })).toHaveAttribute('aria-selected', 'true')
+  await reach(page, page.getByLabel('L1–L2 (A–B)'))
   for (const volts of ['478', '475', '480']) {
     await page.keyboard.type(volts)
     await page.keyboard.press('Enter')
   }
   await expect(page.locator('.foot').getByRole('button', { name: /^Record/ })).toBeFocused()
-  await expect(verdict(page)).toContainText('Fit to run on')
+  await expect(verdict(page)).toContainText('Good to run')
   await recorded(page)
-  await expect(page.getByRole('tab', { name: /Loaded volts/ })).toContainText('done')
+  await expect(page.getByRole('tab', { name: /^Loaded voltage/ })).toContainText('done')
   await page.getByRole('tab', { selected: true }).focus()
-  while (!(await page.getByRole('tab', { name: /^Wheel/ }).getAttribute('aria-selected'))?.includes('true'))
+  while (
+    !(await page.getByRole('tab', { name: /^Rotation, running/ }).getAttribute('aria-selected'))?.includes(
+      'true',
+    )
+  )
     await page.keyboard.press('ArrowRight')
-  await pick(page, group('Rotation meter'), 'A-B-C')
+  await pick(page, group('Phase rotation meter'), 'A-B-C')
   for (const name of ['C1', 'C2']) {
-    await pick(page, group(`${name}: pressures part?`), 'yes')
+    await pick(
+      page,
+      page.getByRole('group', { name, exact: true }).getByRole('group', { name: 'Pumping' }),
+      'yes',
+    )
     await pick(
       page,
       page.getByRole('group', { name, exact: true }).getByRole('group', { name: 'Noise' }),
       'normal',
     )
   }
-  await pick(page, group(/^Blower/), 'right')
-  await expect(verdict(page)).toContainText('Everything turns the right way')
+  await pick(page, page.getByRole('group', { name: 'Blower' }).getByRole('group'), 'with the arrow')
+  await expect(verdict(page)).toContainText('Rotation is right')
   await recorded(page)
   await expect(page.getByRole('tab', { name: /^Running amps/ })).toHaveAttribute('aria-selected', 'true')
   await pick(page, group('Doors and panels on'), 'yes')
-  await reach(page, page.locator('.load .figure').first())
+  await reach(page, page.locator('.part .figure').first())
   for (const amps of AMPS) {
     await page.keyboard.type(amps)
     await page.keyboard.press('Enter')
   }
-  await expect(verdict(page)).toContainText('All 5 motors draw what they should')
+  await expect(verdict(page)).toContainText('All 5 motors')
   await recorded(page)
   await expect(gate(page, RUN)).toHaveClass(/answered/)
 

@@ -16,9 +16,9 @@ test('the three pages of a machine on a phone, nothing wider than the screen, no
   await signIn(page)
   await fits()
   await openMachine(page, 'RTU-2')
-  await choose(page, 'Rotation meter', 'C-B-A')
+  await choose(page, 'Phase rotation meter', 'C-B-A')
   await expect(verdict(page)).toContainText('The supply is reversed')
-  await expect(page.getByText('swap two here')).toBeVisible()
+  await expect(page.getByText('swap any two here')).toBeVisible()
   await fits()
   const small = await page
     .locator('.bench button:visible, .bench .options label:visible, .thumbs button')
@@ -35,7 +35,7 @@ test('the three pages of a machine on a phone, nothing wider than the screen, no
   expect((button?.y ?? 0) + (button?.height ?? 0)).toBeLessThanOrEqual(thumbs?.y ?? 0)
 
   await record(page, 'Record the stop')
-  await page.getByRole('button', { name: 'Tape', exact: true }).click()
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
   await expect(page.locator('.slip').first()).toContainText('The supply is reversed')
   await fits()
   await page.getByRole('button', { name: 'Ask', exact: true }).click()

@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import {
-  BY_HAND,
   choose,
   compressor,
   freshDemo,
@@ -17,6 +16,7 @@ import {
   seen,
   signIn,
   verdict,
+  walkPrestart,
 } from './helpers'
 
 test.describe.configure({ mode: 'serial' })
@@ -24,18 +24,18 @@ test.beforeAll(freshDemo)
 
 test('RTU-2: from a reversed supply to a running machine and its record', async ({ page }) => {
   await signIn(page)
-  await expect(page.locator('.lead h1')).toHaveText('RTU-2: Read the rotation.')
-  await page.getByRole('link', { name: 'Go to it' }).click()
+  await expect(page.locator('.lead h1')).toHaveText('RTU-2: Check rotation.')
+  await page.getByRole('link', { name: 'Open it' }).click()
   await expect(page.locator('h1', { hasText: POWER })).toBeVisible()
 
-  await choose(page, 'Rotation meter', 'C-B-A')
+  await choose(page, 'Phase rotation meter', 'C-B-A')
   await expect(verdict(page)).toContainText('The supply is reversed: the rotation meter reads C-B-A.')
-  await choose(page, 'Phase monitor', 'reversed')
+  await choose(page, 'Phase monitor', 'reverse phase')
   await choose(page, /^Blower/, 'backwards')
   await seen(page, 'C1', 'no', 'loud', '5.1')
-  await expect(verdict(page)).toContainText('with C1 and Blower running backwards')
-  await expect(page.getByText('turns L1, L3, L2')).toBeVisible()
-  await expect(page.getByText('swap two here')).toBeVisible()
+  await expect(verdict(page)).toContainText('C1 and Blower run backwards')
+  await expect(page.getByText('reads L1, L3, L2')).toBeVisible()
+  await expect(page.getByText('swap any two here')).toBeVisible()
   await expect(page.getByText('not at one contactor', { exact: true })).toBeVisible()
   await record(page, 'Record the stop')
   await expect(gate(page, POWER)).toHaveClass(/stopped/)
@@ -45,7 +45,7 @@ test('RTU-2: from a reversed supply to a running machine and its record', async 
   await page.keyboard.press('n')
   await openTab(page, 'Start')
   await expect(page.getByRole('button', { name: 'Starting it now' })).toBeDisabled()
-  await expect(page.locator('.start li').first()).toContainText('Power is not answered')
+  await expect(page.locator('.start li').first()).toContainText('Power is not done')
   await gate(page, POWER).getByRole('button').click()
 
   await openTab(page, 'Lockout')
@@ -53,50 +53,49 @@ test('RTU-2: from a reversed supply to a running machine and its record', async 
   await expect(page.locator('.entry-out')).toContainText('Lock 15 on')
 
   await openTab(page, 'Rotation')
-  await choose(page, 'Rotation meter', 'A-B-C')
-  await choose(page, 'Phase monitor', 'content')
-  await expect(page.locator('.foot .blocked')).toContainText('Say how long C1 ran backwards')
+  await choose(page, 'Phase rotation meter', 'A-B-C')
+  await choose(page, 'Phase monitor', 'OK')
+  await expect(page.locator('.foot .blocked')).toContainText('Enter how long C1 ran backwards')
   await expect(page.locator('.foot').getByRole('button', { name: /^Record/ })).toBeDisabled()
-  await page.getByLabel(/C1 ran backwards/).fill('0.2')
+  await compressor(page, 'C1')
+    .getByLabel(/ran backwards/i)
+    .fill('0.2')
   await record(page)
   await expect(gate(page, POWER)).toHaveClass(/answered/)
 
   await gate(page, RUN).getByRole('button').click()
   await openTab(page, 'Start')
-  await expect(page.locator('.start li')).toContainText('Held shut by the put-back list: Lock 15 on')
+  await expect(page.locator('.start li').first()).toContainText('Held by the put-back list: Lock 15 on')
   await lockOff(page, 'two lines swapped at the disconnect, lock off')
 
   await openTab(page, 'Pre-start list')
-  await choose(page, /Crankcase heater/, 'n/a')
-  await page.getByLabel('Why it does not apply').fill('the sheet asks for no warm-up')
-  await page.getByRole('button', { name: 'All the rest: yes' }).click()
-  await expect(page.getByText('5 more are answered by hand')).toBeVisible()
-  for (const item of BY_HAND) await choose(page, item, 'yes')
-  await expect(verdict(page)).toContainText('Ready: all 17 items walked.')
+  await expect(page.getByRole('button', { name: 'Mark the rest yes' })).toHaveCount(0)
+  await walkPrestart(page)
+  await expect(verdict(page)).toContainText('Ready: all 21 items done.')
   await record(page)
 
   await page.getByRole('button', { name: 'Starting it now' }).click()
   await expect(page.locator('.slip').first()).toContainText('Starting it now')
 
-  await openTab(page, 'Loaded volts')
-  await page.getByLabel('Leg A to B').fill('478')
-  await page.getByLabel('Leg B to C').fill('475')
-  await page.getByLabel('Leg C to A').fill('480')
-  await expect(verdict(page)).toContainText('Fit to run on')
+  await openTab(page, 'Loaded voltage')
+  await page.getByLabel('L1–L2 (A–B)').fill('478')
+  await page.getByLabel('L2–L3 (B–C)').fill('475')
+  await page.getByLabel('L3–L1 (C–A)').fill('480')
+  await expect(verdict(page)).toContainText('Good to run')
   await record(page)
 
-  await openTab(page, 'Wheel')
-  await choose(page, 'Rotation meter', 'A-B-C')
+  await openTab(page, 'Rotation, running')
+  await choose(page, 'Phase rotation meter', 'A-B-C')
   await seen(page, 'C1', 'yes', 'normal')
   await seen(page, 'C2', 'yes', 'normal')
-  await choose(page, /^Blower/, 'right')
-  await expect(verdict(page)).toContainText('Everything turns the right way')
-  await expect(compressor(page, 'C1').getByLabel(/ran backwards/)).toHaveValue('0.2')
+  await choose(page, /^Blower/, 'with the arrow')
+  await expect(verdict(page)).toContainText('Rotation is right')
+  await expect(compressor(page, 'C1').getByLabel(/ran backwards/i)).toHaveValue('0.2')
   await record(page)
 
   await openTab(page, 'Running amps')
   await readAmps(page)
-  await expect(page.getByText('Doors and panels on?')).toBeVisible()
+  await expect(page.getByText('Before you record, enter: doors and panels on.')).toBeVisible()
   await choose(page, 'Doors and panels on', 'yes')
   await record(page)
   await expect(gate(page, RUN)).toHaveClass(/answered/)
@@ -106,11 +105,11 @@ test('RTU-2: from a reversed supply to a running machine and its record', async 
   const answers = page.locator('.answers li')
   await expect(answers).toHaveCount(12)
   await expect(answers.nth(0)).toContainText('Not on this job: others set it')
-  await expect(answers.nth(6)).toContainText('Everything turns the right way')
+  await expect(answers.nth(6)).toContainText('Rotation is right')
   await expect(answers.nth(8)).toHaveClass(/asking/)
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Keep as JSON' }).click(),
+    page.getByRole('link', { name: 'Save as JSON' }).click(),
   ])
   const kept = JSON.parse(readFileSync(await file.path(), 'utf8')) as {
     answers: unknown[]
@@ -126,42 +125,44 @@ test('RTU-3: typed voltages are judged at once, and without a lockout between th
 }) => {
   await signIn(page)
   await openMachine(page, 'RTU-3')
-  await expect(page.getByText('the rotation was never read')).toBeVisible()
+  await expect(page.getByText('rotation was never')).toBeVisible()
   await openTab(page, 'Supply')
-  await page.getByLabel('Leg A to B').fill('481')
-  await expect(verdict(page)).toContainText('Still to be told: leg B to C and leg C to A.')
-  await page.getByLabel('Leg B to C').fill('452')
-  await page.getByLabel('Leg C to A').fill('484')
-  await expect(verdict(page)).toContainText('Unbalance is 4.3 %, furthest on leg B to C; the limit is 2 %.')
-  await page.getByLabel('Leg B to C').fill('478')
-  await expect(verdict(page)).toContainText('Fit to run on: 481 V on average')
+  await page.getByLabel('L1–L2 (A–B)').fill('481')
+  await expect(verdict(page)).toContainText('Still need: L2–L3 (B–C) and L3–L1 (C–A).')
+  await page.getByLabel('L2–L3 (B–C)').fill('452')
+  await page.getByLabel('L3–L1 (C–A)').fill('484')
+  await expect(verdict(page)).toContainText('Unbalance is 4.3%, worst on L2–L3 (B–C); the limit is 2%.')
+  await page.getByLabel('L2–L3 (B–C)').fill('478')
+  await expect(verdict(page)).toContainText('Good to run: 481 V average')
   await record(page)
 
   await openTab(page, 'Rotation')
-  await choose(page, 'Rotation meter', 'C-B-A')
-  await choose(page, /^Blower/, 'right')
+  await choose(page, 'Phase rotation meter', 'C-B-A')
+  await choose(page, /^Blower/, 'with the arrow')
   await seen(page, 'C1', 'no', 'loud', '5.0')
-  await expect(verdict(page)).toContainText(
-    'Turning right only because it was swapped by itself before: Blower.',
-  )
-  await expect(page.getByText('put back too')).toBeVisible()
+  await expect(verdict(page)).toContainText('Blower turns right only because somebody swapped it alone.')
+  await expect(page.getByText('swap back too')).toBeVisible()
   await record(page)
 
-  await choose(page, 'Rotation meter', 'A-B-C')
-  await page.getByLabel(/C1 ran backwards/).fill('0.1')
+  await choose(page, 'Phase rotation meter', 'A-B-C')
+  await compressor(page, 'C1')
+    .getByLabel(/ran backwards/i)
+    .fill('0.1')
   await record(page)
   await expect(gate(page, POWER)).toHaveClass(/stopped/)
-  await expect(gate(page, POWER)).toContainText('no lockout is recorded in between')
+  await expect(gate(page, POWER)).toContainText('no lockout was recorded in between')
 
   // More than a minute backwards: windings and insulation first.
   await openTab(page, 'Lockout')
   await lockOut(page, '16')
   await openTab(page, 'Rotation')
-  await choose(page, 'Rotation meter', 'A-B-C')
-  await page.getByLabel(/C1 ran backwards/).fill('5')
+  await choose(page, 'Phase rotation meter', 'A-B-C')
+  await compressor(page, 'C1')
+    .getByLabel(/ran backwards/i)
+    .fill('5')
   await expect(verdict(page)).toContainText('ran backwards for 5 min')
   await record(page)
-  await expect(gate(page, POWER)).toContainText('read the insulation (C1)')
+  await expect(gate(page, POWER)).toContainText('megohm-test to ground (C1)')
 })
 
 test('a doubted reading is struck and counts no longer', async ({ page }) => {
@@ -170,11 +171,11 @@ test('a doubted reading is struck and counts no longer', async ({ page }) => {
   await page.locator('.slip', { hasText: 'Running amps' }).first().click()
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByText('9.2 A').first()).toBeVisible()
-  await dialog.getByRole('button', { name: 'Doubt this reading' }).click()
-  await dialog.getByLabel(/Why is it doubted/).fill('clamp lay in the sun')
-  await dialog.getByRole('button', { name: 'Doubt it' }).click()
+  await dialog.getByRole('button', { name: 'Flag this reading' }).click()
+  await dialog.getByLabel(/^Why\?/).fill('clamp lay in the sun')
+  await dialog.getByRole('button', { name: 'Flag it' }).click()
   await expect(page.locator('.slip.struck', { hasText: 'clamp lay in the sun' })).toBeVisible()
-  await expect(gate(page, RUN)).toContainText('read the running amps')
+  await expect(gate(page, RUN)).toContainText('read running amps')
 })
 
 test('a note stands on the tape where there is no bench yet', async ({ page }) => {
@@ -182,7 +183,7 @@ test('a note stands on the tape where there is no bench yet', async ({ page }) =
   await openMachine(page, 'RTU-1')
   await gate(page, 'Is the charge right?').getByRole('button').click()
   await page.getByLabel('Note').fill('Settling, 3 °F in 5 min.')
-  await page.getByRole('button', { name: 'Keep the note' }).click()
+  await page.getByRole('button', { name: 'Save note' }).click()
   await expect(page.locator('.slip').first()).toContainText('Settling, 3 °F in 5 min.')
 })
 
@@ -191,16 +192,16 @@ test('a reading is corrected by a new one, and both stand on the tape', async ({
   await openMachine(page, 'RTU-1')
   await page
     .locator('.slip', { hasText: 'Loaded' })
-    .or(page.locator('.slip', { hasText: 'Fit to run on: 478 V' }))
+    .or(page.locator('.slip', { hasText: 'Good to run: 478 V' }))
     .first()
     .click()
   await page.getByRole('dialog').getByRole('button', { name: 'Correct it' }).click()
-  await expect(page.getByRole('tab', { name: /^Loaded volts/ })).toHaveAttribute('aria-selected', 'true')
-  await expect(page.getByLabel('Leg A to B')).toHaveValue('478')
+  await expect(page.getByRole('tab', { name: /^Loaded voltage/ })).toHaveAttribute('aria-selected', 'true')
+  await expect(page.getByLabel('L1–L2 (A–B)')).toHaveValue('478')
   await expect(page.locator('.frame .foot')).toContainText('Corrects entry')
-  await page.getByLabel('Leg A to B').fill('476')
-  await expect(verdict(page)).toContainText('Fit to run on: 477 V')
+  await page.getByLabel('L1–L2 (A–B)').fill('476')
+  await expect(verdict(page)).toContainText('Good to run: 477 V')
   await record(page)
-  await page.locator('.slip', { hasText: 'Fit to run on: 478 V' }).first().click()
+  await page.locator('.slip', { hasText: 'Good to run: 478 V' }).first().click()
   await expect(page.getByRole('dialog')).toContainText('corrected by entry')
 })

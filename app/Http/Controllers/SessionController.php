@@ -18,7 +18,7 @@ use OpenApi\Attributes as OA;
 #[OA\Tag(name: 'session')]
 final class SessionController
 {
-    private const CHOICES = ['units' => ['us', 'si'], 'theme' => ['light', 'dark']];
+    private const CHOICES = ['units' => ['us', 'si'], 'theme' => ['device', 'light', 'dark']];
 
     public function __construct(private readonly SignIn $signIn)
     {

@@ -92,6 +92,16 @@ final class Phrases
         return is_string($word) ? str_replace('{n}', (string) $option, $word) : throw UnknownPhrase::named("$check, option $option of $path");
     }
 
+    /** The word of an option, or the text itself where a person may write anything. */
+    public function optionOr(string $check, string $path, string|int $option): string
+    {
+        try {
+            return $this->option($check, $path, $option);
+        } catch (UnknownPhrase) {
+            return (string) $option;
+        }
+    }
+
     /** @return list<string> reasons ready to press where an item does not apply */
     public function readyReasons(string $check, string $item): array
     {

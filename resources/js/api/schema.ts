@@ -1753,6 +1753,7 @@ export interface components {
         };
         /** @description One line of a machine's tape. */
         TapeEntry: {
+            /** @description What was answered or chosen besides the readings; the record tells it, the tape has it in its input. */
             at: number;
             kind: string;
             who: string;
@@ -1789,6 +1790,7 @@ export interface components {
             drawing: {
                 [key: string]: unknown;
             };
+            told: components["schemas"]["ToldView"][];
         };
         /** @description A job on the day's board. */
         TodayJob: {
@@ -1830,6 +1832,11 @@ export interface components {
             lead: components["schemas"]["TodayLead"] | null;
             jobs: components["schemas"]["TodayJob"][];
             putBack: components["schemas"]["PutBackView"][];
+        };
+        /** @description What was answered or chosen, in words. */
+        ToldView: {
+            label: string;
+            value: string;
         };
         /** @description A figure of a verdict. */
         ValueView: {

@@ -329,7 +329,7 @@ function onEnter(event: KeyboardEvent) {
   event.preventDefault()
   const boxes = [...(root.value?.querySelectorAll<HTMLInputElement>('.figure') ?? [])]
   const at = boxes.indexOf(event.target)
-  const next = boxes.slice(at + 1).find((box) => box.value === '')
+  const next = boxes.slice(at + 1).find((box) => box.value === '' && box.placeholder === '')
   ;(next ?? button.value)?.focus()
 }
 watch(about, () => (failure.value = ''))

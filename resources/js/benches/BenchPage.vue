@@ -144,21 +144,23 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
       <ul v-if="gate.notes.length > 0" class="notes">
         <li v-for="note in gate.notes" :key="note">{{ note }}</li>
       </ul>
-      <div v-if="tabs.length > 0" class="tabs" role="tablist">
-        <button
-          v-for="one in tabs"
-          :key="one.id"
-          type="button"
-          role="tab"
-          :aria-selected="tab === one.id"
-          :tabindex="tab === one.id ? 0 : -1"
-          @click="tab = one.id"
-          @keydown.right="step(1)"
-          @keydown.left="step(-1)"
-        >
-          <StatusMark v-if="status(one)" :status="status(one)" :size="14" />{{ t(`tabs.${one.id}`)
-          }}<span v-if="status(one)" class="sr-only">, {{ t(`tabState.${status(one)}`) }}</span>
-        </button>
+      <div v-if="tabs.length > 0" class="tab-line">
+        <div class="tabs" role="tablist">
+          <button
+            v-for="one in tabs"
+            :key="one.id"
+            type="button"
+            role="tab"
+            :aria-selected="tab === one.id"
+            :tabindex="tab === one.id ? 0 : -1"
+            @click="tab = one.id"
+            @keydown.right="step(1)"
+            @keydown.left="step(-1)"
+          >
+            <StatusMark v-if="status(one)" :status="status(one)" :size="14" />{{ t(`tabs.${one.id}`)
+            }}<span v-if="status(one)" class="sr-only">, {{ t(`tabState.${status(one)}`) }}</span>
+          </button>
+        </div>
         <button v-if="hasMore && !all" type="button" class="all" @click="all = true">
           {{ t('tabs.more') }}
         </button>
@@ -212,12 +214,16 @@ h1 {
   border-left: 4px solid var(--watch);
   font-size: 15px;
 }
-.tabs {
+.tab-line {
   display: flex;
   margin: 6px 0 8px -8px;
+}
+.tabs {
+  display: flex;
+  min-width: 0;
   overflow-x: auto;
 }
-.tabs button {
+.tab-line button {
   position: relative;
   display: flex;
   align-items: center;

@@ -1,19 +1,28 @@
+import { usePreferredDark } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { shelf } from '@/lib/shelf'
 import { answer, api, type SessionView } from '@/api/client'
 
 /** Who is signed in, what they may do, and how they like their figures. */
 export const useSession = defineStore('session', () => {
   const view = ref<SessionView | null>(null)
+  const darkDevice = usePreferredDark()
   const person = computed(() => view.value?.person ?? null)
   const units = computed<'us' | 'si'>(() => (person.value?.units === 'si' ? 'si' : 'us'))
 
   function take(next: SessionView) {
     view.value = next
-    document.documentElement.dataset.theme =
-      next.person?.theme ?? localStorage.getItem('iron-start.theme') ?? 'light'
+    paint()
   }
+
+  /** Light or dark as the person chose, else as the device has it. */
+  function paint() {
+    const chosen = person.value?.theme ?? localStorage.getItem('iron-start.theme') ?? 'device'
+    document.documentElement.dataset.theme =
+      chosen === 'device' ? (darkDevice.value ? 'dark' : 'light') : chosen
+  }
+  watch(darkDevice, paint)
 
   async function load() {
     take(await answer(api.GET('/api/v1/session')))

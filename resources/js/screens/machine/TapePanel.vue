@@ -3,7 +3,6 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { PutBackView, TapeEntry } from '@/api/client'
 import StatusMark from '@/components/StatusMark.vue'
-import { useEntryTitle } from '@/composables/useEntryTitle'
 import { shownUnit } from '@/lib/reading'
 import { clock, date, day, left } from '@/lib/time'
 import { useClocks } from '@/stores/clocks'
@@ -19,7 +18,6 @@ import PutBackDialog from './PutBackDialog.vue'
 /** What is out, pinned on top; under it what was recorded, newest first. */
 defineEmits<{ correct: [entry: TapeEntry] }>()
 const { t } = useI18n()
-const title = useEntryTitle()
 const machine = useMachine()
 const session = useSession()
 const clocks = useClocks()
@@ -124,7 +122,7 @@ defineExpose({ openFirst })
           }}<template v-if="day(entry.placedAt)"> · {{ day(entry.placedAt) }}</template></span
         >
         <span class="what"
-          ><StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ title(entry) }}</span
+          ><StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ entry.title }}</span
         >
         <span v-if="figures(entry)" class="figures">{{ figures(entry) }}</span>
         <span v-if="entry.headline" class="said">{{ entry.headline }}</span>

@@ -23,13 +23,13 @@ const NEEDS: Partial<Record<(typeof PAGES)[number], string>> = { people: 'people
         >{{ t(`office.pages.${page}`) }}</RouterLink
       >
     </nav>
-    <main class="page">
+    <section class="page">
       <header>
         <h1>{{ title }}</h1>
         <slot name="head" />
       </header>
       <slot />
-    </main>
+    </section>
   </div>
 </template>
 

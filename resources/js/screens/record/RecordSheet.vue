@@ -6,7 +6,6 @@ import EntryDrawing from './EntryDrawing.vue'
 import SignedMark from '@/components/SignedMark.vue'
 import PhotoStrip from '@/screens/machine/PhotoStrip.vue'
 import StatusMark from '@/components/StatusMark.vue'
-import { useEntryTitle } from '@/composables/useEntryTitle'
 import { isApart } from '@/lib/placing'
 import { shownUnit } from '@/lib/reading'
 import { clock, date, day, longDate } from '@/lib/time'
@@ -14,7 +13,6 @@ import { clock, date, day, longDate } from '@/lib/time'
 /** What the owner reads: twelve answers, then the evidence, as it was read. */
 const props = defineProps<{ record: RecordView; pdf: string; photos: string }>()
 const { t } = useI18n()
-const title = useEntryTitle()
 
 const open = computed(
   () => props.record.answers.filter((a) => ['asking', 'not_yet'].includes(a.state)).length,
@@ -176,12 +174,7 @@ function print() {
             · {{ t('tape.supersededBy', { at: entry.supersededBy }) }}</template
           >
         </p>
-        <h3>
-          <StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ title(entry)
-          }}<template v-if="entry.subject && entry.subject !== 'machine'"
-            >, {{ entry.subject.replace('compressor:', '') }}</template
-          >
-        </h3>
+        <h3><StatusMark v-if="entry.status" :status="entry.status" :size="16" /> {{ entry.title }}</h3>
         <EntryDrawing class="drawing" :entry="entry" />
         <p v-if="entry.headline" class="said">{{ entry.headline }}</p>
         <p v-if="entry.suspect" class="doubt">{{ t('record.doubtedBy', { reason: entry.suspect }) }}</p>
@@ -190,6 +183,11 @@ function print() {
         <p v-if="entry.readings.length > 0" class="figures">
           <span v-for="reading in entry.readings" :key="reading.path"
             >{{ reading.label }} <b>{{ reading.value }} {{ shownUnit(reading.unit) }}</b></span
+          >
+        </p>
+        <p v-if="entry.told.length > 0" class="told">
+          <span v-for="one in entry.told" :key="one.label"
+            >{{ one.label }}: <b>{{ one.value }}</b></span
           >
         </p>
       </div>
@@ -403,5 +401,11 @@ td {
 .mono {
   font: 400 14px/1.5 var(--mono);
   overflow-wrap: anywhere;
+}
+.told {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  font-size: 15px;
 }
 </style>

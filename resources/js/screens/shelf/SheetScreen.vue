@@ -7,15 +7,19 @@ import BothSides from '@/components/BothSides.vue'
 import { useAttempt } from '@/composables/useAttempt'
 import { post } from '@/lib/post'
 import { date } from '@/lib/time'
+import { useChecks } from '@/stores/checks'
 import { useSession } from '@/stores/session'
 import SheetForm from './SheetForm.vue'
-import { bodyOf, differences, flat, readable, typedOf, type Typed } from './sheet'
+import SheetRead from './SheetRead.vue'
+import { bodyOf, typedOf, type Typed } from './sheet'
+import { changes, partsOf } from './sheetRead'
 
 /** A sheet: what the newest version says, what another has otherwise, and a new one. */
 const props = defineProps<{ id: number | null }>()
 const { t } = useI18n()
 const router = useRouter()
 const session = useSession()
+const checks = useChecks()
 const { problem, busy, attempt, fetched } = useAttempt()
 const sheet = ref<Schemas['SheetView'] | null>(null)
 const editing = ref(props.id === null)
@@ -27,8 +31,8 @@ type Body = Record<string, unknown>
 const bodyAt = (version: number) =>
   (sheet.value?.versions.find((v) => v.version === version)?.body ?? {}) as Body
 const newest = computed(() => sheet.value?.versions[0]?.version ?? 0)
-const changed = computed(() => differences(bodyAt(left.value), bodyAt(right.value)))
-const places = computed(() => Object.entries(flat(bodyAt(right.value))))
+const parts = computed(() => partsOf(bodyAt(right.value), bodyAt(left.value)))
+const differing = computed(() => changes(parts.value))
 
 function show(view: Schemas['SheetView']) {
   sheet.value = view
@@ -42,6 +46,7 @@ function show(view: Schemas['SheetView']) {
 
 async function load() {
   const id = props.id
+  await checks.load().catch(() => undefined)
   if (id !== null)
     await fetched(async () =>
       show(await answer(api.GET('/api/v1/sheets/{sheet}', { params: { path: { sheet: id } } }))),
@@ -49,6 +54,8 @@ async function load() {
 }
 onMounted(load)
 watch(() => props.id, load)
+
+const print = () => window.print()
 
 async function keep() {
   await attempt(async () => {
@@ -76,6 +83,9 @@ async function keep() {
           download
           >{{ t('record.json') }}</a
         >
+        <button v-if="sheet && !editing" type="button" class="press small" @click="print">
+          {{ t('record.print') }}
+        </button>
         <button
           v-if="sheet && session.may('office')"
           type="button"
@@ -107,6 +117,11 @@ async function keep() {
           </select></label
         >
       </div>
+      <p v-if="left !== right" class="caption">
+        {{ t('shelf.differ', { count: differing }) }}
+        <template v-if="differing > 0">{{ t('shelf.struck', { left }) }}</template>
+      </p>
+      <SheetRead :parts="parts" />
       <ul class="versions">
         <li v-for="one in sheet.versions" :key="one.id">
           <b>{{ t('shelf.version', { version: one.version }) }}</b> {{ date(one.at.slice(0, 10)) }}
@@ -114,36 +129,6 @@ async function keep() {
           {{ t('shelf.machines', { count: one.machines }) }}
         </li>
       </ul>
-      <section v-if="left !== right">
-        <h2>{{ t('shelf.differ', { count: changed.length }) }}</h2>
-        <table class="differ">
-          <thead>
-            <tr>
-              <th></th>
-              <th>{{ t('shelf.version', { version: left }) }}</th>
-              <th>{{ t('shelf.version', { version: right }) }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="one in changed" :key="one.place">
-              <td>{{ one.place }}</td>
-              <td>{{ one.before }}</td>
-              <td>
-                <b>{{ one.after }}</b>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
-      <section>
-        <h2>{{ t('shelf.all', { version: right }) }}</h2>
-        <dl>
-          <div v-for="[place, value] in places" :key="place">
-            <dt>{{ place.replace(/_/g, ' ') }}</dt>
-            <dd>{{ readable(value) }}</dd>
-          </div>
-        </dl>
-      </section>
     </template>
   </div>
 </template>
@@ -166,10 +151,6 @@ header {
 }
 h1 {
   font-size: 34px;
-}
-h2 {
-  margin-bottom: 6px;
-  font-size: 24px;
 }
 .acts {
   display: flex;
@@ -203,35 +184,15 @@ select {
   display: grid;
   gap: 4px;
 }
-.differ {
-  border-collapse: collapse;
-}
-.differ td,
-.differ th {
-  padding: 8px 28px 8px 0;
-  border-bottom: 1px solid var(--rule);
-  text-align: left;
-}
-.differ b {
-  color: var(--forge-text);
-}
-dl {
-  columns: 3 320px;
-  column-gap: 36px;
-}
-dl > div {
-  display: flex;
-  justify-content: space-between;
-  gap: 14px;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--rule);
-  break-inside: avoid;
-}
-dt {
-  color: var(--iron-soft);
-}
-dd {
-  text-align: right;
-  font: 600 17px/1.3 var(--figures);
+@media print {
+  .sheet {
+    display: block;
+    padding: 0;
+    overflow: visible;
+  }
+  .acts,
+  .beside {
+    display: none;
+  }
 }
 </style>

@@ -1,12 +1,26 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { bodyOf, differences, flat, typedOf } from './sheet'
+import { useSigns } from '@/lib/reading'
+import { bodyOf, typedOf } from './sheet'
+import { changes, partsOf, type Part } from './sheetRead'
 
 const sheet = JSON.parse(readFileSync('database/demo/sheets/bf-150g.json', 'utf8')) as Record<string, unknown>
 
+/** What differs, with its place, as it stands on the page. */
+const differing = (parts: Part[]) =>
+  parts.flatMap((part) =>
+    part.kind === 'table'
+      ? part.rows.flatMap((row) =>
+          row.cells.flatMap((cell, i) =>
+            cell.differs ? [[`${row.name} ${part.columns[i] ?? ''}`, cell.was, cell.text]] : [],
+          ),
+        )
+      : part.lines.flatMap((line) => (line.cell.differs ? [[line.key, line.cell.was, line.cell.text]] : [])),
+  )
+
 describe('a sheet as it is typed', () => {
   it('comes back as it was when nothing was typed', () => {
-    expect(flat(bodyOf(typedOf(sheet), sheet))).toEqual(flat(sheet))
+    expect(changes(partsOf(bodyOf(typedOf(sheet), sheet), sheet))).toBe(0)
   })
   it('takes a plain figure for its usual unit and keeps one that was typed along', () => {
     const typed = { ...typedOf({}), model: 'X-1', mca: '32.8', mocp: '40 A', taps: '208; 230 V' }
@@ -21,14 +35,29 @@ describe('a sheet as it is typed', () => {
     typed.mca = '36'
     const body = bodyOf(typed, sheet)
     expect(body.weights).toEqual(sheet.weights)
-    expect(differences(sheet, body)).toEqual([{ place: 'electrical · mca', before: '32.8 A', after: '36 A' }])
+    expect(differing(partsOf(body, sheet))).toEqual([['mca', '32.8 A', '36 A']])
   })
   it('names the motor that differs', () => {
     const typed = typedOf(sheet)
     const motor = typed.motors.find((m) => m.name === 'Blower')
     if (motor !== undefined) motor.amps = '8.1'
-    expect(differences(sheet, bodyOf(typed, sheet))).toEqual([
-      { place: 'electrical · motors · Blower · amps', before: '7.6 A', after: '8.1 A' },
-    ])
+    expect(differing(partsOf(bodyOf(typed, sheet), sheet))).toEqual([['Blower amps', '7.6 A', '8.1 A']])
+  })
+})
+
+describe('a sheet as it is read', () => {
+  const parts = partsOf(sheet, sheet)
+  const keys = parts.map((part) => (part.kind === 'plate' ? 'plate' : part.key))
+  it('is a nameplate and its tables, in the order they are looked for', () => {
+    expect(keys.slice(0, 3)).toEqual(['plate', 'motors', 'circuits'])
+    expect(keys).toContain('size')
+    expect(keys).not.toContain('weights')
+  })
+  it('says every figure of the file, with the unit as people write it', () => {
+    useSigns({ delta_degF: '°F', inH2O: 'in. w.c.', degF: '°F' })
+    const parts = partsOf(sheet, sheet)
+    const said = JSON.stringify(parts)
+    for (const figure of ['1236 lb', '32.8 A', 'psig']) expect(said).toContain(figure)
+    expect(said).not.toMatch(/degF|inH2O/)
   })
 })

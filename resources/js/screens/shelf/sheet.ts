@@ -146,41 +146,10 @@ export function bodyOf(typed: Typed, before: Json): Json {
   })
 }
 
-/** Every figure by its place, so that two versions can stand side by side. */
-export function flat(body: unknown, at = ''): Record<string, string> {
-  if (
-    typeof body === 'object' &&
-    body !== null &&
-    'value' in body &&
-    'unit' in body &&
-    Object.keys(body).length === 2
-  )
-    return { [at]: text(body) }
-  if (typeof body !== 'object' || body === null) return { [at]: text(body) }
-  return Object.entries(body).reduce<Record<string, string>>((all, [name, value]) => {
-    const own = Array.isArray(body) ? text(object(value).name) || String(Number(name) + 1) : name
-    return { ...all, ...flat(value, at === '' ? own : `${at} · ${own}`) }
-  }, {})
-}
-
 /** A figure as it is read: "10 °F", "across line". */
 export function readable(figure: string): string {
   const [number = '', unit, ...more] = figure.split(' ')
   if (unit !== undefined && more.length === 0 && Number.isFinite(Number(number)))
     return `${number} ${shownUnit(unit)}`
   return figure.replace(/_/g, ' ')
-}
-
-export type Difference = { place: string; before: string; after: string }
-
-/** What two versions have otherwise, in the order of the later one. */
-export function differences(before: Json, after: Json): Difference[] {
-  const [a, b] = [flat(before), flat(after)]
-  return [...new Set([...Object.keys(b), ...Object.keys(a)])]
-    .filter((place) => a[place] !== b[place])
-    .map((place) => ({
-      place: place.replace(/_/g, ' '),
-      before: readable(a[place] ?? ''),
-      after: readable(b[place] ?? ''),
-    }))
 }

@@ -66,6 +66,18 @@ p > span {
   flex: 1;
   min-width: 220px;
 }
+@media (max-width: 640px) {
+  p {
+    flex-wrap: nowrap;
+    padding: 2px 12px;
+  }
+  p > span {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+}
 b {
   font: 600 20px/1.2 var(--figures);
 }

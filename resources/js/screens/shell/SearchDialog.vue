@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
-import { nextTick, ref, watch } from 'vue'
+import { nextTick, onBeforeUnmount, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { answer, api, type Schemas } from '@/api/client'
@@ -18,11 +18,21 @@ const box = ref<HTMLInputElement | null>(null)
 const PAUSE_MS = 120
 const WHERE: Record<string, string> = { machine: 'machine', site: 'office-site', sheet: 'sheet' }
 
+/** What is typed before the box is drawn is its first letters, not lost. */
+function early(event: KeyboardEvent) {
+  if (document.activeElement === box.value || event.ctrlKey || event.metaKey || event.key.length !== 1) return
+  event.preventDefault()
+  event.stopPropagation()
+  query.value += event.key
+}
 watch(open, (on) => {
   query.value = problem.value = ''
   found.value = []
+  if (on) window.addEventListener('keydown', early, true)
+  else window.removeEventListener('keydown', early, true)
   if (on) void nextTick(() => box.value?.focus())
 })
+onBeforeUnmount(() => window.removeEventListener('keydown', early, true))
 
 const look = useDebounceFn(async () => {
   const asked = query.value
@@ -53,7 +63,12 @@ function step(by: number) {
 </script>
 
 <template>
-  <ElDialog v-model="open" :title="t('search.title')" width="min(560px, 96vw)">
+  <ElDialog
+    v-model="open"
+    :title="t('search.title')"
+    width="min(560px, 96vw)"
+    @open-auto-focus="box?.focus()"
+  >
     <input
       ref="box"
       v-model="query"

@@ -34,7 +34,7 @@ const join = () =>
 </script>
 
 <template>
-  <main class="join">
+  <div class="join">
     <form @submit.prevent="join">
       <h1>
         {{
@@ -68,7 +68,7 @@ const join = () =>
         </button>
       </template>
     </form>
-  </main>
+  </div>
 </template>
 
 <style scoped>

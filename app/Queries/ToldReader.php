@@ -23,10 +23,13 @@ final class ToldReader
 
     /**
      * @param array<string, mixed> $input as it was recorded
-     * @return list<ToldView>
+     * @return list<ToldView> none of a check that is not known
      */
     public function of(string $id, array $input): array
     {
+        if (! in_array($id, $this->judge->registry->ids(), true)) {
+            return [];
+        }
         $check = $this->judge->registry->get($id);
 
         return $check instanceof ItemList ? $this->walked($id, $input) : $this->fields($id, $check->fields(), $input, '', '');

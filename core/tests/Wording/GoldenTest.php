@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Wording;
 
 use IronStart\Core\Check\InputError;
+use IronStart\Core\Verdict\Finding;
+use IronStart\Core\Verdict\Judgement;
+use IronStart\Core\Verdict\Value;
 use IronStart\Core\Core;
 use IronStart\Core\Judge\Registry;
 use IronStart\Core\Tests\Corpus;
@@ -54,6 +57,7 @@ final class GoldenTest extends TestCase
                 foreach (['because' => $verdict->because, 'next' => $verdict->next, 'basis' => $verdict->basis] as $what => $sentences) {
                     $lines = [...$lines, ...array_map(fn (string $s): string => "  $what: $s", $sentences)];
                 }
+                array_push($lines, ...self::decided($verdict->judgement));
             } catch (InputError $error) {
                 $lines = ["ERROR {$error->getMessage()}"];
             }
@@ -63,5 +67,25 @@ final class GoldenTest extends TestCase
         }
 
         return $said;
+    }
+
+    /** @return list<string> what the words stand on: each finding with its own weight, the figures, the cautions, what is drawn and set off */
+    private static function decided(Judgement $judgement): array
+    {
+        $values = array_map(fn (Value $v): mixed => $v->value, $judgement->values);
+        $drawing = $judgement->drawing;
+        foreach ([&$values, &$drawing] as &$figures) {
+            array_walk_recursive($figures, function (mixed &$v): void {
+                $v = is_float($v) ? round($v, 9) : $v;
+            });
+        }
+
+        return [
+            '  found: ' . implode(', ', array_map(fn (Finding $f): string => ($f->note ? 'note' : $f->status->value) . " $f->code", $judgement->findings)),
+            '  values: ' . json_encode($values, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PARTIAL_OUTPUT_ON_ERROR),
+            '  cautions: ' . implode(', ', $judgement->cautions) . ($judgement->marginal ? '; marginal' : ''),
+            '  drawing: ' . json_encode($drawing, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE),
+            '  sets: ' . json_encode($judgement->sets),
+        ];
     }
 }

@@ -117,7 +117,10 @@ final class Prefill
             }
             $mine = $brought[is_string($item['name'] ?? null) ? $item['name'] : ''] ?? [];
 
-            return (is_array($mine) ? array_filter($mine, fn (mixed $v): bool => $v !== []) : []) + array_diff_key($item, array_flip($never));
+            $mine = is_array($mine) ? array_filter($mine, fn (mixed $v): bool => $v !== []) : [];
+
+            // What is never typed is the record's alone; the rest only where nothing was said.
+            return array_intersect_key($mine, array_flip($never)) + array_diff_key($item, array_flip($never)) + $mine;
         }, $items));
     }
 

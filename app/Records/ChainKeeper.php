@@ -22,13 +22,14 @@ final class ChainKeeper
         $digest = $locked->chained_at === 0 ? Chain::start($locked->record_id) : $locked->digest;
         $links = [];
         foreach ($this->documents->after($locked->company_id, $locked->id, $locked->chained_at) as ['entry' => $entry, 'document' => $document]) {
-            $digest = Chain::next($digest, $document);
+            $canonical = CanonicalJson::of($document);
+            $digest = Chain::link($digest, $canonical);
             $links[] = [
                 'company_id' => $locked->company_id,
                 'machine_id' => $locked->id,
                 'entry_id' => $entry,
                 'at' => $document['at'],
-                'document' => CanonicalJson::of($document),
+                'document' => $canonical,
                 'digest' => $digest,
                 'signature' => $document['kind'] === 'signed' ? $this->keys->of($locked->company_id)->sign($digest) : '',
             ];

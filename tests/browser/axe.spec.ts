@@ -30,6 +30,7 @@ for (const theme of ['light', 'dark'] as const) {
     await openMachine(page, 'RTU-2')
     await choose(page, 'Phase rotation meter', 'C-B-A')
     await expect(page.getByText('swap any two here')).toBeVisible()
+    await page.getByRole('button', { name: 'More', exact: true }).click()
     for (const tab of [
       'Rotation',
       'Supply',
@@ -38,6 +39,9 @@ for (const theme of ['light', 'dark'] as const) {
       'Lockout',
       'Windings',
       'Megohms',
+      'Nameplate math',
+      'Temporary power',
+      'Shared feeder',
     ]) {
       await openTab(page, tab)
       await sound(page, tab)

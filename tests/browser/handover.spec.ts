@@ -31,7 +31,7 @@ async function draw(page: Page) {
   for (let i = 0; i < 24; i++)
     await page.mouse.move(box.x + 30 + i * 8, box.y + 70 + 40 * Math.sin(i / 2), { steps: 2 })
   await page.mouse.up()
-  await page.getByRole('button', { name: 'Sign' }).click()
+  await page.getByRole('button', { name: 'Sign', exact: true }).click()
 }
 
 test('the handover waits for the put-back list, the owner, and what nobody has', async ({ page }) => {

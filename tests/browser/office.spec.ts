@@ -108,9 +108,8 @@ test('a sheet gets a new version, and two stand side by side', async ({ page }) 
   await page.getByRole('button', { name: 'Edit' }).click()
   await page.getByLabel('MCA').fill('33.4')
   await page.getByRole('button', { name: 'Save as a new version' }).click()
-  await expect(page.getByRole('heading', { name: 'One figure differs' })).toBeVisible()
-  await expect(page.locator('.differ')).toContainText('32.8 A')
-  await expect(page.locator('.differ')).toContainText('33.4 A')
+  await expect(page.getByText('One figure differs')).toBeVisible()
+  await expect(page.locator('.plate .changed')).toContainText('32.8 A 33.4 A')
   await expect(page.locator('.versions')).toContainText('Tobias Wren')
   const sheet = {
     model: 'ZZ-9',

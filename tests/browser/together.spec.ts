@@ -64,7 +64,7 @@ test("a lead opens a question against a stop, and finds that a reversed supply c
   await openMachine(page, 'RTU-2')
   await page.getByRole('button', { name: 'Override' }).click()
   const dialog = page.getByRole('dialog')
-  await dialog.getByLabel(/The reason/).fill('the crew waits for the crane')
+  await dialog.getByLabel(/^Reason/).fill('the crew waits for the crane')
   await dialog.getByRole('button', { name: 'Override' }).click()
   await expect(dialog.getByRole('alert')).toContainText("This stop can't be overridden")
   await dialog.getByRole('button', { name: 'Cancel' }).click()
@@ -80,7 +80,7 @@ test("a lead opens a question against a stop, and finds that a reversed supply c
   await page.getByRole('button', { name: 'Override' }).click()
   await page
     .getByRole('dialog')
-    .getByLabel(/The reason/)
+    .getByLabel(/^Reason/)
     .fill('The breaker is changed this afternoon.')
   await page.getByRole('dialog').getByRole('button', { name: 'Override' }).click()
   await expect(page.locator('.slip').first()).toContainText('Lead override')

@@ -25,7 +25,18 @@ final class Chain
      */
     public static function next(string $digest, mixed $entry): string
     {
-        return hash('sha256', "$digest\n" . CanonicalJson::of($entry));
+        return self::link($digest, CanonicalJson::of($entry));
+    }
+
+    /**
+     * The same of a document that is canonical already.
+     *
+     * @param string $digest    of the link before, 64 hexadecimal digits
+     * @param string $canonical the entry's document as CanonicalJson gives it
+     */
+    public static function link(string $digest, string $canonical): string
+    {
+        return hash('sha256', "$digest\n$canonical");
     }
 
     /**

@@ -67,6 +67,25 @@ final readonly class Past
     }
 
     /**
+     * How long each compressor ran backwards, as it was told last.
+     *
+     * @return array<string, mixed> a time as it was read, by name
+     */
+    public function toldBackwards(): array
+    {
+        $told = [];
+        foreach ($this->recorded as $one) {
+            foreach ($one['check'] === 'power.rotation' && is_array($one['input']['loads'] ?? null) ? $one['input']['loads'] : [] as $load) {
+                if (is_string($load['name'] ?? null) && isset($load['hours_backwards'])) {
+                    $told[$load['name']] = $load['hours_backwards'];
+                }
+            }
+        }
+
+        return $told;
+    }
+
+    /**
      * What has been proved on each compressor since the machine was last found reversed.
      *
      * @return array<string, list<string>> by name

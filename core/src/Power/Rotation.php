@@ -83,6 +83,9 @@ final class Rotation implements Check, DrawsOnRecord
         foreach ($past->provedSinceReversal() as $name => $proofs) {
             $each[$name]['checked'] = $proofs;
         }
+        foreach ($past->toldBackwards() as $name => $time) {
+            $each[$name]['hours_backwards'] = $time;
+        }
         foreach ($past->motorsOut as $name) {
             $each[$name]['out'] = true;
         }

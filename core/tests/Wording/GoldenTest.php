@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Wording;
 
 use IronStart\Core\Check\InputError;
-use IronStart\Core\Verdict\Finding;
-use IronStart\Core\Verdict\Judgement;
-use IronStart\Core\Verdict\Value;
 use IronStart\Core\Core;
 use IronStart\Core\Judge\Registry;
 use IronStart\Core\Tests\Corpus;
+use IronStart\Core\Verdict\Finding;
+use IronStart\Core\Verdict\Judgement;
+use IronStart\Core\Verdict\Value;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

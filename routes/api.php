@@ -5,7 +5,6 @@ declare(strict_types=1);
 use App\Http\Controllers\ClockController;
 use App\Http\Controllers\CompanyController;
 use App\Http\Controllers\CrewController;
-use App\Http\Controllers\FloorController;
 use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\JobController;
@@ -42,9 +41,6 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::patch('me', [SessionController::class, 'prefer']);
     Route::get('checks', [JudgeController::class, 'index']);
     Route::post('judge/{check}', [JudgeController::class, 'judge']);
-    // A floor to measure against: the same way in, and nothing done.
-    Route::post('nothing', [JudgeController::class, 'nothing']);
-    Route::get('machines/{machine}/nothing', [FloorController::class, 'read'])->whereNumber('machine');
     Route::get('today', [TodayController::class, 'show']);
     Route::get('machines/{machine}', [MachineController::class, 'show'])->whereNumber('machine');
     Route::get('machines/{machine}/news', [MachineController::class, 'news'])->whereNumber('machine');
@@ -85,7 +81,6 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/put-back', [MachineController::class, 'openPutBack'])->middleware('role:record');
         Route::post('machines/{machine}/put-back/{putBack}/leave', [MachineController::class, 'leavePutBack'])->middleware('role:close_own_put_back');
         Route::post('machines/{machine}/put-back/{putBack}/close', [MachineController::class, 'closePutBack'])->middleware('role:close_own_put_back');
-        Route::post('machines/{machine}/nothing', [FloorController::class, 'write'])->middleware('role:record');
         Route::post('machines/{machine}/clocks', [CrewController::class, 'startClock'])->middleware('role:record');
         Route::post('machines/{machine}/clocks/{clock}/stop', [CrewController::class, 'stopClock'])->middleware('role:record');
         Route::post('machines/{machine}/items', [CrewController::class, 'openItem'])->middleware('role:record');
@@ -120,3 +115,8 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('instruments/{instrument}', [InstrumentController::class, 'update'])->middleware('role:instruments');
     });
 });
+
+// Where the benchmarks run, and nowhere else: floors to measure against.
+if (app()->environment('bench')) {
+    require base_path('tests/bench/floor.php');
+}

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Records\PhotoStore;
 use App\Refusals\Refusal;
@@ -28,7 +29,7 @@ final class AddPhoto
     public function add(Machine $machine, Stamp $stamp, string $photo, int $about, string $item, string $caption): Entry
     {
         $target = Entry::query()->where('machine_id', $machine->id)->where('at', $about)->first();
-        if ($target === null || ! in_array($target->kind, ['check', 'put_back_opened', 'put_back_closed', 'note', 'item_opened', 'part_disabled'], true)) {
+        if ($target === null || EntryKind::tryFrom($target->kind)?->mayHavePhotos() !== true) {
             throw Refusal::field('about', $about, 'the place of a reading, a list, a note or an entry of the put-back list on this machine\'s tape');
         }
         $kept = $this->store->keep($machine->company_id, $photo);
@@ -39,7 +40,7 @@ final class AddPhoto
                 throw Refusal::conflict('There are ' . self::AN_ENTRY . ' pictures at most to an entry and ' . self::A_MACHINE . ' to a machine.');
             }
 
-            return $this->tape->append($locked, 'photo', $stamp, ['about' => $about, 'details' => $kept + array_filter(['item' => $item, 'caption' => trim($caption)], fn (string $v): bool => $v !== '')]);
+            return $this->tape->append($locked, EntryKind::Photo, $stamp, ['about' => $about, 'details' => $kept + array_filter(['item' => $item, 'caption' => trim($caption)], fn (string $v): bool => $v !== '')]);
         });
     }
 }

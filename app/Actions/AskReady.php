@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Queries\Standings;
 use App\Queries\Theirs;
@@ -20,7 +21,7 @@ final class AskReady
 
     public function ask(Machine $machine, Stamp $stamp, string $what): Entry
     {
-        return $this->tape->holding($machine, fn (Machine $locked): Entry => $this->tape->append($locked, 'ready_asked', $stamp, ['details' => ['what' => trim($what)]]));
+        return $this->tape->holding($machine, fn (Machine $locked): Entry => $this->tape->append($locked, EntryKind::ReadyAsked, $stamp, ['details' => ['what' => trim($what)]]));
     }
 
     /** @throws Refusal when nothing is asked, it was answered, or it is the asker who answers */
@@ -36,7 +37,7 @@ final class AskReady
                 throw Refusal::conflict('Whoever asks can\'t answer: it takes the other person\'s word.');
             }
 
-            return $this->tape->append($locked, 'ready_answered', $stamp, ['about' => $asked, 'details' => ['what' => $open['what'], 'word' => trim($word)]]);
+            return $this->tape->append($locked, EntryKind::ReadyAnswered, $stamp, ['about' => $asked, 'details' => ['what' => $open['what'], 'word' => trim($word)]]);
         });
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\PutBackClosing;
@@ -56,7 +57,7 @@ final class ClosePutBack
 
     private function append(Machine $locked, int $putBackId, Stamp $stamp, string $word): Entry
     {
-        $entry = $this->tape->append($locked, 'put_back_closed', $stamp);
+        $entry = $this->tape->append($locked, EntryKind::PutBackClosed, $stamp);
         PutBackClosing::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'put_back_id' => $putBackId, 'word' => $word]);
 
         return $entry;

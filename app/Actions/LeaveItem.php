@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Queries\Standings;
 use App\Queries\Theirs;
@@ -32,7 +33,7 @@ final class LeaveItem
             throw Refusal::field('check', $check, implode(', ', CheckTable::checks()));
         }
 
-        return $this->tape->holding($machine, fn (Machine $locked): Entry => $this->tape->append($locked, 'item_opened', $stamp, ['details' => [
+        return $this->tape->holding($machine, fn (Machine $locked): Entry => $this->tape->append($locked, EntryKind::ItemOpened, $stamp, ['details' => [
             'what' => trim($what), 'owner' => trim($owner), 'due' => $due, 'check' => $check, 'subject' => $check === '' || $subject !== '' ? $subject : 'machine',
         ]]));
     }
@@ -42,13 +43,13 @@ final class LeaveItem
     {
         self::date($due, false);
 
-        return $this->change($machine, $item, fn (Machine $locked, string $what): Entry => $this->tape->append($locked, 'item_owned', $stamp, ['about' => $item, 'details' => ['what' => $what, 'owner' => trim($owner), 'due' => $due]]));
+        return $this->change($machine, $item, fn (Machine $locked, string $what): Entry => $this->tape->append($locked, EntryKind::ItemOwned, $stamp, ['about' => $item, 'details' => ['what' => $what, 'owner' => trim($owner), 'due' => $due]]));
     }
 
     /** @throws Refusal */
     public function done(Machine $machine, Stamp $stamp, int $item, string $word): Entry
     {
-        return $this->change($machine, $item, fn (Machine $locked, string $what): Entry => $this->tape->append($locked, 'item_done', $stamp, ['about' => $item, 'details' => ['what' => $what, 'word' => $word]]));
+        return $this->change($machine, $item, fn (Machine $locked, string $what): Entry => $this->tape->append($locked, EntryKind::ItemDone, $stamp, ['about' => $item, 'details' => ['what' => $what, 'word' => $word]]));
     }
 
     /** @param \Closure(Machine, string): Entry $write */

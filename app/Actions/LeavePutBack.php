@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Company;
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\PutBackLeft;
@@ -41,7 +42,7 @@ final class LeavePutBack
             if (! PutBack::out($locked->id)->whereKey($putBack->id)->exists()) {
                 throw Refusal::already('This entry was closed already.', $this->theirs->closing($locked->id, $putBack->id) + ['yours' => ['words' => $reason]]);
             }
-            $entry = $this->tape->append($locked, 'put_back_left', $stamp);
+            $entry = $this->tape->append($locked, EntryKind::PutBackLeft, $stamp);
             PutBackLeft::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'put_back_id' => $putBack->id, 'reason' => $reason, 'owner' => $owner, 'due' => $due]);
 
             return $entry;

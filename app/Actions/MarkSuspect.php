@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\SuspectMark;
 use App\Refusals\Refusal;
@@ -31,7 +32,7 @@ final class MarkSuspect
             if (SuspectMark::query()->where('machine_id', $locked->id)->where('target_at', $at)->exists()) {
                 throw Refusal::already('This reading is already flagged.');
             }
-            $entry = $this->tape->append($locked, 'suspect', $stamp, ['reason' => $reason]);
+            $entry = $this->tape->append($locked, EntryKind::Suspect, $stamp, ['reason' => $reason]);
             SuspectMark::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'target_at' => $at, 'reason' => $reason]);
 
             return $entry;

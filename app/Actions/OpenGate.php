@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\GateOverride;
 use App\Models\Machine;
 use App\Queries\Standings;
@@ -45,7 +46,7 @@ final class OpenGate
                     ? Refusal::conflict('Nothing is stopped here, so there is nothing to override.')
                     : Refusal::already('This is overridden already.', $opened + ['yours' => ['words' => $reason]]);
             }
-            $entry = $this->tape->append($locked, 'override', $stamp, ['reason' => $reason]);
+            $entry = $this->tape->append($locked, EntryKind::Override, $stamp, ['reason' => $reason]);
             GateOverride::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'gate' => $gate, 'role' => $stamp->person->role->value, 'reason' => $reason]);
 
             return $entry;

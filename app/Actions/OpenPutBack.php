@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Refusals\Refusal;
@@ -34,14 +35,14 @@ final class OpenPutBack
         $where = in_array($subject, ['machine', ''], true) ? '' : ': ' . strtr($subject, [':' => ' ']);
         $what = $this->phrases->common('put_back', $kind->value) . $where;
         if (! PutBack::out($locked->id)->where('what', $what)->exists()) {
-            $this->keep($this->tape->append($locked, 'put_back_opened', $stamp, ['about' => $entry->at]), $stamp, $kind, $what);
+            $this->keep($this->tape->append($locked, EntryKind::PutBackOpened, $stamp, ['about' => $entry->at]), $stamp, $kind, $what);
         }
     }
 
     /** The wire of a part out of service holds nothing but the hand-over: the part is not to run. */
     public function forPart(Machine $locked, Entry $entry, Stamp $stamp, string $part, string $wire): void
     {
-        $this->keep($this->tape->append($locked, 'put_back_opened', $stamp, ['about' => $entry->at]), $stamp, PutBackKind::WireFreed, "{$this->phrases->common('put_back', PutBackKind::WireFreed->value)}: $part, $wire", []);
+        $this->keep($this->tape->append($locked, EntryKind::PutBackOpened, $stamp, ['about' => $entry->at]), $stamp, PutBackKind::WireFreed, "{$this->phrases->common('put_back', PutBackKind::WireFreed->value)}: $part, $wire", []);
     }
 
     /** @throws Refusal for a kind that is not opened by hand */
@@ -54,7 +55,7 @@ final class OpenPutBack
         }
 
         return $this->tape->holding($machine, function (Machine $locked) use ($stamp, $known, $where): Entry {
-            $entry = $this->tape->append($locked, 'put_back_opened', $stamp);
+            $entry = $this->tape->append($locked, EntryKind::PutBackOpened, $stamp);
             $this->keep($entry, $stamp, $known, "{$this->phrases->common('put_back', $known->value)}: $where");
 
             return $entry;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\StartPress;
 use App\Queries\Standings;
@@ -36,7 +37,7 @@ final class PressStart
             if ($reasons !== [] && ! $unchecked) {
                 throw Refusal::notReady($reasons);
             }
-            $entry = $this->tape->append($locked, 'start', $stamp, [
+            $entry = $this->tape->append($locked, EntryKind::Start, $stamp, [
                 'place' => $place,
                 'out_of_order' => $reasons === [] ? [] : [self::RUN],
                 'details' => $reasons === [] ? [] : ['reasons' => $reasons],

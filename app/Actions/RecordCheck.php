@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Instrument;
 use App\Models\Machine;
 use App\Models\RecordedVerdict;
@@ -80,7 +81,7 @@ final class RecordCheck
         $verdict = $this->judge->judgeInput($given->check, $input, $units);
         $this->explained($check, $locked, $given, $raw);
         [$place, $isLate] = $this->tape->place($locked, $stamp);
-        $entry = $this->tape->append($locked, 'check', $stamp, [
+        $entry = $this->tape->append($locked, EntryKind::Check, $stamp, [
             'place' => $place,
             'supersedes' => $given->supersedes,
             'reason' => $given->reason,

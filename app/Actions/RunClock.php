@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Queries\Theirs;
 use App\Refusals\Refusal;
@@ -30,7 +31,7 @@ final class RunClock
     /** Within a write that holds the machine already. A clock of the same name that still runs is followed by the new one. */
     public function begin(Machine $locked, Stamp $stamp, ClockKind $kind, ?int $minutes, ?int $about = null, string $name = ''): Entry
     {
-        return $this->tape->append($locked, 'clock_started', $stamp, ['about' => $about, 'details' => [
+        return $this->tape->append($locked, EntryKind::ClockStarted, $stamp, ['about' => $about, 'details' => [
             'kind' => $kind->value,
             'name' => trim($name) === '' ? $this->phrases->common('clocks', $kind->value) : trim($name),
             'minutes' => $minutes ?? $kind->minutes(),
@@ -43,7 +44,7 @@ final class RunClock
         $running = Entry::runningClocks()->where('entries.machine_id', $locked->id)->where('entries.details->kind', $kind->value)
             ->orderBy('entries.at')->get();
         foreach ($running as $clock) {
-            $this->tape->append($locked, 'clock_stopped', $stamp, ['about' => $clock->at, 'details' => ['name' => $clock->details['name'] ?? '', 'word' => $this->phrases->common('clock_read', 'word')]]);
+            $this->tape->append($locked, EntryKind::ClockStopped, $stamp, ['about' => $clock->at, 'details' => ['name' => $clock->details['name'] ?? '', 'word' => $this->phrases->common('clock_read', 'word')]]);
         }
     }
 
@@ -57,7 +58,7 @@ final class RunClock
                 throw Refusal::already('This clock was stopped already.', $stopped);
             }
 
-            return $this->tape->append($locked, 'clock_stopped', $stamp, ['about' => $clock, 'details' => ['name' => $started->details['name'] ?? '', 'word' => $word]]);
+            return $this->tape->append($locked, EntryKind::ClockStopped, $stamp, ['about' => $clock, 'details' => ['name' => $started->details['name'] ?? '', 'word' => $word]]);
         });
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Queries\Standing;
 use App\Queries\Standings;
@@ -30,7 +31,7 @@ final class SignOff
         return $this->tape->holding($machine, function (Machine $locked) use ($stamp, $word, $seen): Entry {
             $this->nothingNew($locked, $seen);
 
-            return $this->tape->append($locked, 'reviewed', $stamp, ['details' => ['word' => trim($word)]]);
+            return $this->tape->append($locked, EntryKind::Reviewed, $stamp, ['details' => ['word' => trim($word)]]);
         });
     }
 
@@ -54,7 +55,7 @@ final class SignOff
             if ($role === 'lead' && ! $state->isReviewed()) {
                 throw Refusal::conflict('Review it before you sign: something was added since the last review.');
             }
-            $entry = $this->tape->append($locked, 'signed', $stamp, ['details' => [
+            $entry = $this->tape->append($locked, EntryKind::Signed, $stamp, ['details' => [
                 'role' => $role,
                 'name' => $stamp->person->name,
                 'strokes' => $drawn->strokes,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Queries\Standings;
 use App\Queries\Theirs;
@@ -96,14 +97,14 @@ final class TakePartOut
      */
     private function tag(Machine $locked, Stamp $stamp, string $subject, array $details, array $fans, ?int $about = null): Entry
     {
-        return $this->tape->append($locked, 'part_disabled', $stamp, ['about' => $about, 'details' => [
+        return $this->tape->append($locked, EntryKind::PartDisabled, $stamp, ['about' => $about, 'details' => [
             'subject' => $subject, 'what' => self::name($subject), 'part' => self::name($subject),
         ] + $details + ($fans === [] ? [] : ['fans' => $fans])]);
     }
 
     private function enable(Machine $locked, Stamp $stamp, string $subject, string $word): Entry
     {
-        return $this->tape->append($locked, 'part_enabled', $stamp, ['details' => ['subject' => $subject, 'part' => self::name($subject), 'word' => trim($word)]]);
+        return $this->tape->append($locked, EntryKind::PartEnabled, $stamp, ['details' => ['subject' => $subject, 'part' => self::name($subject), 'word' => trim($word)]]);
     }
 
     /** "Compressor B" of compressor:B. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Records\ChainKeeper;
 use App\Support\Stamp;
@@ -42,7 +43,7 @@ final class Tape
     }
 
     /** @param array{supersedes?: int|null, out_of_order?: list<int>, reason?: string, about?: int|null, details?: array<string, mixed>, place?: Place} $more */
-    public function append(Machine $locked, string $kind, Stamp $stamp, array $more = []): Entry
+    public function append(Machine $locked, EntryKind $kind, Stamp $stamp, array $more = []): Entry
     {
         $locked->last_at++;
         $place = $more['place'] ?? $this->place($locked, $stamp)[0];
@@ -50,7 +51,7 @@ final class Tape
         return Entry::query()->create([
             'machine_id' => $locked->id,
             'at' => $locked->last_at,
-            'kind' => $kind,
+            'kind' => $kind->value,
             'user_id' => $stamp->person->id,
             'device_id' => $stamp->device,
             'device_at' => $stamp->deviceAt,

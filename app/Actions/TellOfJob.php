@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\SiteJob;
 use App\Queries\Standings;
@@ -47,18 +48,18 @@ final class TellOfJob
             $job->facts = $on ? [...$others, $fact] : $others;
             $job->save();
 
-            return ['fact', $this->details($fact, $on)];
+            return [EntryKind::Fact, $this->details($fact, $on)];
         }, $stamp);
     }
 
     /** Identity, voltage and rotation are to be read again after this. */
     public function supplyWork(Machine $machine, Stamp $stamp, string $what): Entry
     {
-        return $this->onJob($machine, fn (): array => ['supply_work', ['what' => trim($what)]], $stamp);
+        return $this->onJob($machine, fn (): array => [EntryKind::SupplyWork, ['what' => trim($what)]], $stamp);
     }
 
     /**
-     * @param \Closure(SiteJob): array{string, array<string, mixed>} $tell gives the entry's kind and details
+     * @param \Closure(SiteJob): array{EntryKind, array<string, mixed>} $tell gives the entry's kind and details
      * @return Entry the one on the machine given
      */
     private function onJob(Machine $machine, \Closure $tell, Stamp $stamp): Entry
@@ -90,7 +91,7 @@ final class TellOfJob
             $locked->save();
             $machine->facts = $locked->facts;
 
-            return $this->tape->append($locked, 'fact', $stamp, ['reason' => $reason, 'details' => $this->details($fact, $on)]);
+            return $this->tape->append($locked, EntryKind::Fact, $stamp, ['reason' => $reason, 'details' => $this->details($fact, $on)]);
         });
     }
 

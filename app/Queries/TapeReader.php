@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Entry;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\SuspectMark;
@@ -108,6 +109,7 @@ final class TapeReader
                 values: (object) ($said['values'] ?? []),
                 drawing: (object) ($said['drawing'] ?? []),
                 told: $isTold && $row->check !== null ? $this->told->of($row->check, $input) : [],
+                mayPhoto: EntryKind::tryFrom($row->kind)?->mayHavePhotos() === true,
             );
         }
 

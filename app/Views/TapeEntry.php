@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** One line of a machine's tape. */
-#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos', 'values', 'drawing', 'told'])]
+#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos', 'values', 'drawing', 'told', 'mayPhoto'])]
 final readonly class TapeEntry
 {
     /**
@@ -83,6 +83,8 @@ final readonly class TapeEntry
         /** What was answered or chosen besides the readings; the record tells it, the tape has it in its input. */
         #[OA\Property(type: 'array', items: new OA\Items(ref: ToldView::class))]
         public array $told,
+        #[OA\Property()]
+        public bool $mayPhoto,
     ) {
     }
 }

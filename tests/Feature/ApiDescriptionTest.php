@@ -22,9 +22,10 @@ final class ApiDescriptionTest extends FeatureTestCase
 
     public function testEveryRouteIsDescribed(): void
     {
+        self::assertSame([], array_filter(iterator_to_array(Route::getRoutes()), fn (\Illuminate\Routing\Route $route): bool => str_ends_with($route->uri(), '/nothing')), 'floors stand where benchmarks run');
         $paths = json_decode((string) file_get_contents(public_path('openapi.json')), true)['paths'];
         foreach (Route::getRoutes() as $route) {
-            if (str_starts_with($route->uri(), 'api/v1/') && $route->uri() !== 'api/v1/nothing') {
+            if (str_starts_with($route->uri(), 'api/v1/')) {
                 self::assertArrayHasKey(strtolower($route->methods()[0]), $paths["/{$route->uri()}"] ?? [], $route->uri());
             }
         }

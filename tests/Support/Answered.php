@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use App\Actions\Tape;
+use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\RecordedVerdict;
 use App\Models\User;
@@ -40,7 +41,7 @@ final class Answered
     {
         $now = CarbonImmutable::now();
         $this->tape->holding($machine, function (Machine $locked) use ($person, $check, $subject, $now): void {
-            $entry = $this->tape->append($locked, 'check', new Stamp($person, 'test', $now, $now));
+            $entry = $this->tape->append($locked, EntryKind::Check, new Stamp($person, 'test', $now, $now));
             RecordedVerdict::query()->create([
                 'machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'check' => $check, 'check_version' => 1, 'subject' => $subject, 'status' => 'clear', 'marginal' => false,
                 'codes' => self::CODES[$check] ?? [], 'units' => 'us', 'input' => (object) [], 'findings' => [], 'said' => ['headline' => "Good: $check.", 'because' => [], 'next' => [], 'basis' => []],

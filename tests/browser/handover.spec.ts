@@ -115,7 +115,7 @@ test('the record is read as PDF and proves itself as a file', async ({ page }) =
   const pdf = await fetched('pdf')
   const text = execFileSync('pdftotext', ['-layout', pdf, '-']).toString()
   expect(text).toContain('RTU-1, Harrow Lane Library')
-  expect(text).toContain('Is it moving enough air and making enough heat?')
+  expect(text).toContain('Can we leave?')
   expect(text).toContain('Ines Okafor, lead')
   const pages = text.split('\f').filter((one) => one.trim() !== '')
   expect(pages.length).toBeGreaterThan(1)

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\SignOff;
+use App\Http\DeviceHeaders;
 use App\Models\Machine;
 use App\Models\User;
 use App\Refusals\Refusal;
-use App\Support\DeviceHeaders;
 use App\Support\Signature;
 use App\Views\ProblemView;
 use App\Views\RecordedView;

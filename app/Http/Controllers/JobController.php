@@ -6,12 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Actions\TakePartOut;
 use App\Actions\TellOfJob;
+use App\Http\DeviceHeaders;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\User;
 use App\Records\Paper;
 use App\Refusals\Refusal;
-use App\Support\DeviceHeaders;
 use App\Views\PartOutView;
 use App\Views\ProblemView;
 use App\Views\RecordedView;

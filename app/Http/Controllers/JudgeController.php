@@ -37,12 +37,6 @@ final class JudgeController
         return Reply::with($this->judge->judge($check, $body->input ?? new \stdClass(), $units)->toArray());
     }
 
-    /** What every answer costs at least. */
-    public function nothing(): JsonResponse
-    {
-        return Reply::with(new \stdClass());
-    }
-
     /**
      * @return 'us'|'si'
      * @throws Refusal

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\People;
-use App\Actions\SignIn;
+use App\Http\Sessions\SignIn;
 use App\Models\User;
 use App\Queries\PeopleList;
 use App\Refusals\Refusal;

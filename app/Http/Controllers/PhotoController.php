@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\AddPhoto;
+use App\Http\DeviceHeaders;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\User;
 use App\Records\PhotoStore;
 use App\Refusals\Refusal;
-use App\Support\DeviceHeaders;
 use App\Views\ProblemView;
 use App\Views\RecordedView;
 use Illuminate\Container\Attributes\CurrentUser;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\SignIn;
+use App\Http\Sessions\SignIn;
 use App\Models\User;
 use App\Refusals\Refusal;
 use App\Views\DemoPerson;

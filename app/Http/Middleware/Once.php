@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Http\Controllers\Recorded;
+use App\Http\DeviceHeaders;
 use App\Models\Machine;
 use App\Models\User;
 use App\Refusals\Refusal;
 use App\Support\CurrentCompany;
-use App\Support\DeviceHeaders;
 use App\Views\LinkView;
 use App\Views\RecordedView;
 use Closure;

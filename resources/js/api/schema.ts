@@ -164,22 +164,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/machines/{machine}/nothing": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readNothing"];
-        put?: never;
-        post: operations["writeNothing"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/v1/machines/{machine}/reviews": {
         parameters: {
             query?: never;
@@ -1791,6 +1775,7 @@ export interface components {
                 [key: string]: unknown;
             };
             told: components["schemas"]["ToldView"][];
+            mayPhoto: boolean;
         };
         /** @description A job on the day's board. */
         TodayJob: {
@@ -2201,52 +2186,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordedView"];
-                };
-            };
-        };
-    };
-    readNothing: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                machine: components["parameters"]["machine"];
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Nothing */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": Record<string, never>;
-                };
-            };
-        };
-    };
-    writeNothing: {
-        parameters: {
-            query?: never;
-            header: {
-                "Idempotency-Key": components["parameters"]["key"];
-            };
-            path: {
-                machine: components["parameters"]["machine"];
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description One bare row */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": Record<string, never>;
                 };
             };
         };

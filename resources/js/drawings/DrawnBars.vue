@@ -20,10 +20,11 @@ const x = computed(() =>
 )
 const height = computed(() => props.drawing.bars.length * STEP)
 const unit = computed(() => (props.drawing.unit === '%' ? '%' : ` ${shownUnit(props.drawing.unit)}`))
-const told = computed(() =>
-  props.drawing.bars
-    .flatMap((b) => (b.value === null ? [] : [`${b.name} ${short(b.value)}${unit.value}`]))
-    .join(', '),
+const told = computed(
+  () =>
+    props.drawing.bars
+      .flatMap((b) => (b.value === null ? [] : [`${b.name} ${short(b.value)}${unit.value}`]))
+      .join(', ') || props.drawing.bars.map((bar) => bar.name).join(', '),
 )
 </script>
 

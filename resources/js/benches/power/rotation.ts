@@ -49,6 +49,7 @@ export const rotation: BenchSpec = {
   rows: [
     words('meter'),
     words('monitor'),
+    words('meter_confirmed'),
     table(
       'loads',
       [

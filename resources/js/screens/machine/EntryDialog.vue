@@ -22,10 +22,7 @@ const reason = ref('')
 const problem = ref('')
 const doubting = ref(false)
 const adding = ref(false)
-const WITH_PICTURES = ['check', 'put_back_opened', 'put_back_closed', 'note', 'item_opened', 'part_disabled']
-const mayPicture = computed(
-  () => entry.value !== null && session.may('record') && WITH_PICTURES.includes(entry.value.kind),
-)
+const mayPicture = computed(() => entry.value?.mayPhoto === true && session.may('record'))
 const open = computed({
   get: () => entry.value !== null,
   set: (on) => (entry.value = on ? entry.value : null),

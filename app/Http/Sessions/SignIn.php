@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions;
+namespace App\Http\Sessions;
 
 use App\Models\Company;
 use App\Models\User;

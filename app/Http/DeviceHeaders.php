@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Http;
 
 use App\Models\User;
 use App\Refusals\Refusal;
+use App\Support\Stamp;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 

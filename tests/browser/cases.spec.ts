@@ -5,6 +5,7 @@ import {
   compressor,
   freshDemo,
   gate,
+  lockOut,
   openMachine,
   openTab,
   POWER,
@@ -113,6 +114,9 @@ test('a fuse that is fed back is named, with the reading across it', async ({ pa
 test('a tagged-out compressor does not keep Run from being answered', async ({ page }) => {
   await signIn(page)
   await openMachine(page, 'RTU-22')
+  await gate(page, POWER).getByRole('button').click()
+  await openTab(page, 'Lockout')
+  await lockOut(page, '41')
   await gate(page, RUN).getByRole('button').click()
   await page.getByRole('tab', { name: 'Job' }).click()
   await page.getByRole('button', { name: 'Tag a part out of service' }).click()
@@ -122,6 +126,10 @@ test('a tagged-out compressor does not keep Run from being answered', async ({ p
   await dialog.locator('#tag-why').fill('Windings open')
   await dialog.locator('#tag-wire').fill('T1 to T3 lifted and capped')
   await dialog.getByRole('button', { name: 'Tag a part out of service' }).click()
+  await expect(dialog).toBeHidden()
+  await page.locator('.entry-out', { hasText: 'Lock 41' }).getByRole('button', { name: 'Put back' }).click()
+  await dialog.getByLabel('Say how you put it back.').fill('lock off')
+  await dialog.getByRole('button', { name: 'Put back' }).click()
   await expect(dialog).toBeHidden()
   await openTab(page, 'Running amps')
   await expect(page.locator('.others')).toContainText('C2')

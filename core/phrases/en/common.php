@@ -235,6 +235,7 @@ return [
         'held_by' => 'Held by the put-back list: {what}.',
         'needs_gate' => '{gate} is not done: {sentence}',
         'danger' => 'There is a stop nobody may start against. Clear it first.',
+        'tag_not_locked_out' => 'A part was tagged, but no lockout was recorded between finding the fault and the tag, so the tag does not count. Lock out, record it, tag it again.',
         'not_locked_out' => 'Read again, but no lockout was recorded in between, so the new reading does not count. Lock out, record it, read again.',
         'done' => 'Done.',
         'not_built' => '{todo} (not in this version yet)',

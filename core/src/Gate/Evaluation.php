@@ -406,6 +406,7 @@ final class Evaluation
         $result = new Result($this->gates);
         $result->current = $this->current;
         $result->notLockedOut = $this->ledger->notLockedOut || $this->out->notLockedOut;
+        $result->tagNotLockedOut = $this->out->notLockedOut && ! $this->ledger->notLockedOut;
         $result->tagsIncomplete = $this->out->incomplete;
         $result->allDisabled = $this->out->allDisabled;
         foreach ($this->gates as $n => $gate) {

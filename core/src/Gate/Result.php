@@ -15,6 +15,8 @@ final class Result
     public ?int $current = null;
     /** Read again after a reversal, or tagged, without a lockout between. */
     public bool $notLockedOut = false;
+    /** It was the tag alone. */
+    public bool $tagNotLockedOut = false;
     /** @var list<string> subjects of tags that say too little */
     public array $tagsIncomplete = [];
     public bool $allDisabled = false;

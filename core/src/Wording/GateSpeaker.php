@@ -120,7 +120,7 @@ final class GateSpeaker
     private function sentence(Result $result, GateState $gate, array $missing, GateWords $words): string
     {
         if ($gate->gate === 7 && $result->notLockedOut) {
-            return $this->say('not_locked_out', []);
+            return $this->say($result->tagNotLockedOut ? 'tag_not_locked_out' : 'not_locked_out', []);
         }
         $headline = $gate->deciding === null ? '' : $words->headlines[$gate->deciding->name] ?? '';
         if ($gate->state === GateState::OVERRIDDEN) {

@@ -46,6 +46,16 @@ final class GateSpeakerTest extends TestCase
         self::assertStringContainsString('no lockout was recorded in between', $this->lines([$stop, $again])[6]->sentence);
     }
 
+    public function testATagWithoutALockoutIsSaidAsOne(): void
+    {
+        $speaker = self::speaker();
+        $tag = ['subject' => 'compressor:C2', 'why' => 'grounded', 'wire' => 'T1 to T3', 'who' => 'Some starter', 'at' => 9];
+        $result = self::gates(['compressors' => ['C1', 'C2'], 'disabled' => [$tag]]);
+        self::assertStringContainsString('A part was tagged, but no lockout', $speaker->lines($result, new GateWords())[6]->sentence);
+        $locked = self::gates(['compressors' => ['C1', 'C2'], 'disabled' => [$tag], 'recorded' => [['check' => 'power.lockout', 'status' => 'clear', 'at' => 8]]]);
+        self::assertStringNotContainsString('no lockout', $speaker->lines($locked, new GateWords())[6]->sentence);
+    }
+
     public function testTheStartIsRefusedWithEveryReasonInItsOrderAndLetThroughWithNone(): void
     {
         $speaker = self::speaker();

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Locator } from '@playwright/test'
 import { choose, freshDemo, openMachine, record, signIn, verdict } from './helpers'
 
 test.beforeAll(freshDemo)
@@ -44,4 +44,28 @@ test('the three pages of a machine on a phone, nothing wider than the screen, no
   await page.locator('.rail button', { hasText: 'Is the charge right?' }).click()
   await expect(page.getByLabel('Note')).toBeVisible()
   await fits()
+})
+
+test('a reversed supply is on the record after three presses from Today, with what was read still in sight', async ({
+  page,
+}) => {
+  freshDemo()
+  await signIn(page)
+  let presses = 0
+  const press = async (what: Locator) => {
+    await what.tap()
+    presses++
+  }
+  await press(page.getByRole('link', { name: 'Open it' }))
+  await press(page.getByRole('group', { name: 'Phase rotation meter' }).getByText('C-B-A'))
+  await expect(verdict(page)).toContainText('The supply is reversed')
+  // Verdict, readings, drawing: in this order, one below the other.
+  const top = async (what: string) => (await page.locator(what).first().boundingBox())?.y ?? 0
+  expect(await top('.frame .top')).toBeLessThan(await top('.frame .right'))
+  expect(await top('.frame .right')).toBeLessThan(await top('.frame .left'))
+  await press(page.getByRole('button', { name: 'Record the stop' }))
+  await expect(page.locator('.past')).toContainText('The supply is reversed')
+  await expect(page.locator('.frame .foot').getByRole('button', { name: 'Add photo' })).toBeVisible()
+  console.log(`phone: ${presses} presses from Today to a recorded reversal`)
+  expect(presses).toBe(3)
 })

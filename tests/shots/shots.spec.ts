@@ -47,10 +47,18 @@ test('the pictures of the README', async ({ page }) => {
   await page.getByRole('link', { name: 'The record' }).click()
   await expect(page.locator('.answers')).toBeVisible()
   await page.screenshot({ path: `${FOLDER}/record.png` })
+})
 
-  await page.goto('/instruments')
-  await expect(page.getByRole('table')).toBeVisible()
-  await page.screenshot({ path: `${FOLDER}/instruments.png` })
+test('the old disconnect', async ({ page }) => {
+  await signIn(page)
+  await page.locator('a.row', { hasText: 'VRF-A' }).first().click()
+  await page.locator('.rail button', { hasText: 'Is the old one dead' }).click()
+  await openTab(page, 'Lockout')
+  await choose(page, 'Lock is on', 'upstream')
+  await choose(page, 'Working on', 'line side')
+  await page.getByLabel('Lock', { exact: true }).fill('22')
+  await choose(page, /Meter checked live, before/, 'yes')
+  await page.screenshot({ path: `${FOLDER}/machine-out.png` })
 })
 
 test('the phone', async ({ browser }) => {
@@ -75,10 +83,6 @@ test('the office and the shelf', async ({ page }) => {
   await page.goto('/office/review')
   await expect(page.getByRole('link', { name: 'Review and sign' })).toBeVisible()
   await page.screenshot({ path: `${FOLDER}/office-review.png` })
-  await page.goto('/office')
-  await page.getByRole('link', { name: 'Harrow Lane Library' }).click()
-  await expect(page.getByText('Start-up of three rooftop units')).toBeVisible()
-  await page.screenshot({ path: `${FOLDER}/office-site.png` })
   await page.goto('/shelf')
   await page.getByRole('link', { name: 'BF-150G' }).click()
   await page.getByRole('button', { name: 'Edit' }).click()

@@ -354,7 +354,7 @@ defineExpose({ record, correct })
         <NextLine :steps="steps" />
       </template>
     </div>
-    <div class="body" :class="{ list: spec.rows[0]?.row === 'walked' }">
+    <div class="body" :class="{ list: spec.rows[0]?.row === 'walked', bare: spec.undrawn }">
       <div class="right">
         <ChoiceField
           v-if="aboutOptions.length > 1"
@@ -421,6 +421,12 @@ defineExpose({ record, correct })
   min-height: 0;
   overflow: auto;
   padding: 8px 2px 10px 0;
+}
+.body.bare {
+  grid-template-columns: minmax(0, 1fr);
+}
+.body.bare .left {
+  order: 1;
 }
 .body.list {
   grid-template-columns: minmax(0, 1fr) minmax(0, 5fr);

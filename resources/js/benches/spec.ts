@@ -42,6 +42,8 @@ export type BenchSpec = {
   explains?: string
   /** A sketch that is one of a kind; without one the verdict's own drawing is painted. */
   sketch?: Component
+  /** Nothing is drawn beside it: the rows have the whole width. */
+  undrawn?: boolean
   /** What has to be told before it may be recorded, beside what the check itself wants told. */
   untold?: (context: Context) => string[]
 }

@@ -35,6 +35,7 @@ export const insulation: BenchSpec = {
 /** What killed the compressor, by its oil. */
 export const acid: BenchSpec = {
   id: 'acid',
+  undrawn: true,
   parts: [{ check: 'compressor.acid', subject: 'machine' }],
   rows: [
     words('failure'),

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
 import ChoiceField from '@/components/ChoiceField.vue'
 import ReadingField from '@/components/ReadingField.vue'
+import { short } from '@/drawings/figures'
 import { firstUnit, type Typed } from '@/lib/reading'
 import { useSession } from '@/stores/session'
 import { useBench } from '../bench'
@@ -36,9 +37,12 @@ const given = computed<unknown>(() => {
     member
   ]
 })
+/** What was worked out, such as an average, is shown as a person would say it; what was typed stays as typed. */
+const worked = (value: unknown) => typeof value === 'object'
 const known = computed(() => {
   const entered = enteredOf(props.field, given.value)
-  return typeof entered === 'object' ? entered.text : typeof entered === 'string' ? entered : undefined
+  if (typeof entered === 'object') return worked(given.value) ? short(Number(entered.text), 1) : entered.text
+  return typeof entered === 'string' ? entered : undefined
 })
 const knownUnit = computed(() => {
   const entered = enteredOf(props.field, given.value)

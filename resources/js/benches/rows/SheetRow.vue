@@ -10,8 +10,8 @@ const props = defineProps<{ fields: FieldView[] }>()
 const bench = useBench()
 const { t } = useI18n()
 
-function shown(field: FieldView): string {
-  const value = bench.prefill.value[field.name]
+function shown(field: FieldView, value: unknown = bench.prefill.value[field.name]): string {
+  if (Array.isArray(value)) return value.map((one) => shown(field, one)).join(', ')
   const word = field.optionWords[field.options.findIndex((one) => one === value)]
   if (word !== undefined) return word
   if (typeof value === 'boolean') return t(value ? 'bench.yes' : 'bench.no')

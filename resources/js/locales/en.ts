@@ -186,8 +186,7 @@ export default {
     on: 'Lead override',
   },
   note: {
-    title:
-      'There is no bench for this question yet. Write down what was done; it stands on the tape and in the record.',
+    title: 'No bench for this question yet. Write down what was done; it goes on the log and in the record.',
     label: 'Note',
     keep: 'Save note',
   },

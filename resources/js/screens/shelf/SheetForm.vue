@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { freshMotor, type Typed } from './sheet'
+import { freshMotor, spoken, type Typed } from './sheet'
 
 /** The plate in boxes. What has no box here stays as the file had it. */
 const typed = defineModel<Typed>({ required: true })
@@ -31,7 +31,6 @@ const PLATE = [
   'registration_days',
 ] as const
 const first = ref<HTMLInputElement | null>(null)
-const plain = (word: string) => word.replace(/_/g, ' ')
 onMounted(() => first.value?.focus())
 </script>
 
@@ -46,7 +45,7 @@ onMounted(() => first.value?.focus())
       <label
         >{{ t('shelf.kind')
         }}<select v-model="typed.kind">
-          <option v-for="one in KINDS" :key="one" :value="one">{{ plain(one) }}</option>
+          <option v-for="one in KINDS" :key="one" :value="one">{{ spoken(one) }}</option>
         </select></label
       >
     </div>
@@ -63,13 +62,13 @@ onMounted(() => first.value?.focus())
         <label
           >{{ t('shelf.kind')
           }}<select v-model="motor.kind">
-            <option v-for="one in MOTORS" :key="one" :value="one">{{ plain(one) }}</option>
+            <option v-for="one in MOTORS" :key="one" :value="one">{{ spoken(one) }}</option>
           </select></label
         >
         <label
           >{{ t('shelf.drive')
           }}<select v-model="motor.drive">
-            <option v-for="one in DRIVES" :key="one" :value="one">{{ plain(one) }}</option>
+            <option v-for="one in DRIVES" :key="one" :value="one">{{ spoken(one) }}</option>
           </select></label
         >
         <label>{{ t('shelf.amps') }}<input v-model="motor.amps" /></label>
@@ -89,9 +88,9 @@ onMounted(() => first.value?.focus())
           >{{ t('shelf.metering')
           }}<select v-model="circuit.metering">
             <option v-if="!METERING.includes(circuit.metering)" :value="circuit.metering">
-              {{ plain(circuit.metering) }}
+              {{ spoken(circuit.metering) }}
             </option>
-            <option v-for="one in METERING" :key="one" :value="one">{{ plain(one) }}</option>
+            <option v-for="one in METERING" :key="one" :value="one">{{ spoken(one) }}</option>
           </select></label
         >
         <label>{{ t('shelf.compressors') }}<input v-model="circuit.compressors" /></label>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import { type Cell, named, type Part } from './sheetRead'
+import { named, type Part } from './sheetRead'
 
 /** A sheet on the screen and on paper: the nameplate, then its tables. What the other version had stands struck in place. */
 defineProps<{ parts: Part[] }>()
@@ -10,15 +10,6 @@ function name(key: string): string {
   const flat = key.replace(/\./g, '_')
   return te(`sheet.${flat}`) ? t(`sheet.${flat as 'mca'}`) : named(key)
 }
-const WORDS: Record<string, string> = {
-  'across line': 'across the line',
-  inverter: 'VFD / inverter',
-  ecm: 'ECM',
-  txv: 'TXV',
-  eev: 'EEV',
-  vrf: 'VRF',
-}
-const shown = (cell: Cell) => WORDS[cell.text] ?? cell.text
 const isFigure = (text: string) => /^[\d.,–-]+( |$)/.test(text)
 </script>
 
@@ -30,7 +21,7 @@ const isFigure = (text: string) => /^[\d.,–-]+( |$)/.test(text)
           <div v-for="line in part.lines" :key="line.key" :class="{ changed: line.cell.differs }">
             <dt>{{ name(line.key) }}</dt>
             <dd>
-              <s v-if="line.cell.differs && line.cell.was">{{ line.cell.was }}</s> {{ shown(line.cell) }}
+              <s v-if="line.cell.differs && line.cell.was">{{ line.cell.was }}</s> {{ line.cell.text }}
             </dd>
           </div>
         </dl>
@@ -53,7 +44,7 @@ const isFigure = (text: string) => /^[\d.,–-]+( |$)/.test(text)
                   :key="i"
                   :class="{ changed: cell.differs, figure: isFigure(cell.text) }"
                 >
-                  <s v-if="cell.differs && cell.was">{{ cell.was }}</s> {{ shown(cell) }}
+                  <s v-if="cell.differs && cell.was">{{ cell.was }}</s> {{ cell.text }}
                 </td>
               </tr>
             </tbody>
@@ -66,7 +57,7 @@ const isFigure = (text: string) => /^[\d.,–-]+( |$)/.test(text)
           <div v-for="line in part.lines" :key="line.key" :class="{ changed: line.cell.differs }">
             <dt>{{ name(line.key || part.key) }}</dt>
             <dd>
-              <s v-if="line.cell.differs && line.cell.was">{{ line.cell.was }}</s> {{ shown(line.cell) }}
+              <s v-if="line.cell.differs && line.cell.was">{{ line.cell.was }}</s> {{ line.cell.text }}
             </dd>
           </div>
         </dl>

@@ -11,7 +11,7 @@ import { useChecks } from '@/stores/checks'
 import { useSession } from '@/stores/session'
 import SheetForm from './SheetForm.vue'
 import SheetRead from './SheetRead.vue'
-import { bodyOf, typedOf, type Typed } from './sheet'
+import { bodyOf, spoken, typedOf, type Typed } from './sheet'
 import { changes, partsOf } from './sheetRead'
 
 /** A sheet: what the newest version says, what another has otherwise, and a new one. */
@@ -72,7 +72,7 @@ async function keep() {
     <header>
       <div>
         <h1>{{ sheet?.model ?? t('shelf.new') }}</h1>
-        <p v-if="sheet" class="caption">{{ sheet.maker }} · {{ sheet.kind.replace(/_/g, ' ') }}</p>
+        <p v-if="sheet" class="caption">{{ sheet.maker }} · {{ spoken(sheet.kind) }}</p>
       </div>
       <span class="acts">
         <RouterLink class="press small" :to="{ name: 'shelf' }">{{ t('shelf.title') }}</RouterLink>

@@ -8,6 +8,7 @@ import { useAttempt } from '@/composables/useAttempt'
 import { post } from '@/lib/post'
 import { date } from '@/lib/time'
 import { useSession } from '@/stores/session'
+import { spoken } from './sheet'
 
 /** The equipment sheets: typed once, or brought as a file. */
 const { t } = useI18n()
@@ -48,7 +49,7 @@ async function bring(event: Event) {
             <RouterLink :to="{ name: 'sheet', params: { id: one.id } }">{{ one.model }}</RouterLink>
           </td>
           <td>{{ one.maker }}</td>
-          <td>{{ one.kind.replace(/_/g, ' ') }}</td>
+          <td>{{ spoken(one.kind) }}</td>
           <td>{{ t('shelf.version', { version: one.version }) }}</td>
           <td>{{ date(one.at.slice(0, 10)) }}</td>
         </tr>

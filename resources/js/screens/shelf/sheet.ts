@@ -146,10 +146,30 @@ export function bodyOf(typed: Typed, before: Json): Json {
   })
 }
 
+const WORDS: Record<string, string> = {
+  across_line: 'across the line',
+  soft_starter: 'soft starter',
+  part_winding: 'part winding',
+  inverter: 'VFD / inverter',
+  ecm: 'ECM',
+  single_phase: 'single-phase',
+  reciprocating: 'recip',
+  txv: 'TXV',
+  eev: 'EEV',
+  fixed: 'fixed orifice',
+  vrf_outdoor: 'VRF outdoor unit',
+  vrf_indoor: 'VRF indoor unit',
+  rooftop: 'rooftop unit',
+  condensing: 'condensing unit',
+}
+
+/** A word of a sheet as people say it. */
+export const spoken = (word: string): string => WORDS[word] ?? word.replace(/_/g, ' ')
+
 /** A figure as it is read: "10 °F", "across line". */
 export function readable(figure: string): string {
   const [number = '', unit, ...more] = figure.split(' ')
   if (unit !== undefined && more.length === 0 && Number.isFinite(Number(number)))
     return `${number} ${shownUnit(unit)}`
-  return figure.replace(/_/g, ' ')
+  return spoken(figure)
 }

@@ -37,7 +37,7 @@ final class AddPhoto
         return $this->tape->holding($machine, function (Machine $locked) use ($stamp, $about, $item, $caption, $kept): Entry {
             $photos = Entry::query()->where('machine_id', $locked->id)->where('kind', 'photo');
             if ((clone $photos)->where('about', $about)->count() >= self::AN_ENTRY || $photos->count() >= self::A_MACHINE) {
-                throw Refusal::conflict('There are ' . self::AN_ENTRY . ' pictures at most to an entry and ' . self::A_MACHINE . ' to a machine.');
+                throw Refusal::conflict('There are ' . self::AN_ENTRY . ' photos at most to an entry and ' . self::A_MACHINE . ' to a unit.');
             }
 
             return $this->tape->append($locked, EntryKind::Photo, $stamp, ['about' => $about, 'details' => $kept + array_filter(['item' => $item, 'caption' => trim($caption)], fn (string $v): bool => $v !== '')]);

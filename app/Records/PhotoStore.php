@@ -28,16 +28,16 @@ final class PhotoStore
      */
     public function keep(int $companyId, string $given): array
     {
-        $size = strlen($given) <= self::BYTES ? @getimagesizefromstring($given) : throw Refusal::tooLarge('A picture has at most ' . intdiv(self::BYTES, 1_048_576) . ' MB.');
+        $size = strlen($given) <= self::BYTES ? @getimagesizefromstring($given) : throw Refusal::tooLarge('A photo can have at most ' . intdiv(self::BYTES, 1_048_576) . ' MB.');
         if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
-            throw Refusal::field('photo', null, 'a picture: JPEG, PNG or WebP');
+            throw Refusal::field('photo', null, 'a photo: JPEG, PNG or WebP');
         }
         if ($size[0] * $size[1] > self::PIXELS) {
-            throw Refusal::tooLarge('A picture has at most ' . intdiv(self::PIXELS, 1_000_000) . ' million points.');
+            throw Refusal::tooLarge('A photo can have at most ' . intdiv(self::PIXELS, 1_000_000) . ' million points.');
         }
         $image = @imagecreatefromstring($given);
         if ($image === false) {
-            throw Refusal::field('photo', null, 'a picture that can be read to its end');
+            throw Refusal::field('photo', null, 'a photo that can be read to its end');
         }
         $small = self::shrunk(self::upright($image, $given, $size[2]));
         ob_start();

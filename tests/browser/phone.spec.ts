@@ -57,7 +57,7 @@ test('a reversed supply is on the record after three presses from Today, with wh
     presses++
   }
   await press(page.getByRole('link', { name: 'Open it' }))
-  await press(page.getByRole('group', { name: 'Phase rotation meter' }).getByText('C-B-A'))
+  await press(page.getByRole('group', { name: 'Phase rotation meter' }).getByRole('radio', { name: 'C-B-A' }))
   await expect(verdict(page)).toContainText('The supply is reversed')
   // Verdict, readings, drawing: in this order, one below the other.
   const top = async (what: string) => (await page.locator(what).first().boundingBox())?.y ?? 0

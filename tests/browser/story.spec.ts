@@ -125,7 +125,7 @@ test('RTU-3: typed voltages are judged at once, and without a lockout between th
 }) => {
   await signIn(page)
   await openMachine(page, 'RTU-3')
-  await expect(page.getByText('Nobody checked rotation')).toBeVisible()
+  await expect(page.getByText('nobody ever checked rotation')).toBeVisible()
   await openTab(page, 'Supply')
   await page.getByLabel('L1–L2 (A–B)').fill('481')
   await expect(verdict(page)).toContainText('Still need: L2–L3 (B–C) and L3–L1 (C–A).')

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Tests\Sheet;
+
+use IronStart\Core\Judge\Registry;
+use IronStart\Core\Sheet\EquipmentSheet;
+use IronStart\Core\Sheet\TypedOver;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What a sheet gives to each check, and what it knows of a machine. */
+final class EquipmentSheetTest extends TestCase
+{
+    private const BODY = [
+        'electrical' => [
+            'plate_voltage' => '460V-3Ph-60Hz', 'frequency' => '60 Hz', 'phases' => 3, 'mca' => '32.8 A', 'mocp' => '40 A', 'terminal_rating' => 75, 'volts_min' => '', 'supplies' => 2, 'bus_wait' => '4 min',
+            'motors' => [
+                ['name' => 'C1', 'kind' => 'scroll', 'drive' => 'across_line', 'phases' => 3, 'amps' => '9.7 A', 'locked_rotor_amps' => '68 A', 'ohms' => '3.1 ohm'],
+                ['name' => 'C2', 'kind' => 'screw', 'drive' => 'part_winding', 'amps' => '19 A', 'locked_rotor_amps' => '140 A', 'ohms' => '1.2 ohm', 'ohms_temperature' => '77 degF'],
+                ['name' => 'Blower', 'kind' => 'blower', 'drive' => 'inverter', 'amps' => '7.6 A', 'locked_rotor_amps' => '400 A', 'bus_wait' => '600 s'],
+                ['name' => 'Fan', 'kind' => 'condenser_fan', 'drive' => 'ecm', 'phases' => 1, 'amps' => '1.3 A', 'quantity' => 2],
+            ],
+            'transformer' => ['taps' => ['460 V', '480 V'], 'secondary_nominal' => '24 V'],
+        ],
+        'circuits' => [
+            ['name' => 'A', 'oil' => 'POE', 'compressors' => ['C1'], 'ships_with' => 'nitrogen'],
+            ['name' => 'B', 'oil' => 'PVE', 'compressors' => ['C2'], 'ships_with' => 'charge'],
+        ],
+        'air' => ['drive' => ['turns' => 2.5]],
+        'heat' => ['gas' => ['input' => '180000 Btu/h'], 'electric' => []],
+    ];
+
+    /** @return iterable<string, array{string, string, array<string, mixed>}> check, subject, what it is given */
+    public static function fills(): iterable
+    {
+        yield 'voltage: the plate in the core\'s own form, no empty limits' => ['power.voltage', 'machine', ['plate_voltage' => '460/3/60']];
+        yield 'circuit' => ['power.circuit', 'machine', ['mca' => '32.8 A', 'mocp' => '40 A', 'terminal_rating' => 75, 'phases' => 3]];
+        yield 'control' => ['power.control_voltage', 'machine', ['taps' => ['460 V', '480 V'], 'secondary_nominal' => '24 V']];
+        yield 'lockout: a drive, its longest wait, two supplies' => ['power.lockout', 'machine', ['sheet_wait' => '600 s', 'stored_energy' => true, 'phases' => 3, 'supplies' => 2]];
+        yield 'windings of each compressor' => ['compressor.windings', 'compressor:C2', ['plate_ohms' => '1.2 ohm', 'plate_temperature' => '77 degF']];
+        yield 'windings of the first' => ['compressor.windings', 'compressor:C1', ['plate_ohms' => '3.1 ohm', 'phases' => 3]];
+        yield 'windings of no one' => ['compressor.windings', 'compressor:C9', []];
+        yield 'acid of a circuit' => ['compressor.acid', 'circuit:B', ['oil_type' => 'PVE']];
+        yield 'acid of a compressor' => ['compressor.acid', 'compressor:C1', ['oil_type' => 'POE']];
+        yield 'acid of a machine with two oils' => ['compressor.acid', 'machine', []];
+    }
+
+    /** @param array<string, mixed> $given */
+    #[DataProvider('fills')]
+    public function testACheckIsFilled(string $check, string $subject, array $given): void
+    {
+        self::assertEquals($given, (new EquipmentSheet(self::BODY))->fill((new Registry())->get($check)->fields(), $subject));
+    }
+
+    public function testMotorsAreFilledOneByOneThoseOfAPairNumbered(): void
+    {
+        $loads = (new EquipmentSheet(self::BODY))->fill((new Registry())->get('power.rotation')->fields(), 'machine')['loads'];
+        self::assertSame(['C1', 'C2', 'Blower', 'Fan 1', 'Fan 2'], array_column($loads, 'name'));
+        self::assertSame(['name' => 'C1', 'kind' => 'scroll', 'drive' => 'across_line', 'plate_amps' => '9.7 A'], $loads[0]);
+        $plate = (new EquipmentSheet(self::BODY))->fill((new Registry())->get('power.plate_math')->fields(), 'machine');
+        self::assertSame(2, $plate['motors'][3]['quantity'], 'the nameplate counts a pair once');
+    }
+
+    public function testAPlateWithAmpsByVoltageIsReadByThem(): void
+    {
+        $body = ['electrical' => ['motors' => [['name' => 'C1', 'kind' => 'scroll', 'drive' => 'across_line', 'amps' => '9 A', 'plate_points' => [['volts' => '208 V', 'amps' => '20 A'], ['volts' => '230 V', 'amps' => '18 A']]]]]];
+        $load = (new EquipmentSheet($body))->fill((new Registry())->get('power.running_amps')->fields(), 'machine')['loads'][0];
+        self::assertArrayNotHasKey('plate_amps', $load);
+        self::assertCount(2, $load['plate_points']);
+    }
+
+    public function testTheLargestInrushIsOfAMotorThatStartsOnTheLine(): void
+    {
+        self::assertSame('140 A', (new EquipmentSheet(self::BODY))->figure('electrical.locked_rotor_amps', 'machine'));
+        self::assertNull((new EquipmentSheet([]))->figure('electrical.locked_rotor_amps', 'machine'));
+    }
+
+    public function testTheOnlyCompressorIsTheMachinesOwn(): void
+    {
+        $one = ['electrical' => ['motors' => [['name' => 'C1', 'kind' => 'reciprocating', 'ohms' => '2 ohm']]]];
+        $fields = (new Registry())->get('compressor.windings')->fields();
+        self::assertSame(['plate_ohms' => '2 ohm'], (new EquipmentSheet($one))->fill($fields, 'machine'));
+        self::assertSame([], (new EquipmentSheet($one))->fill($fields, 'compressor:C2'));
+        self::assertSame([], (new EquipmentSheet(self::BODY))->fill($fields, 'machine'), 'of two none is meant');
+    }
+
+    public function testABusIsThereWithADriveOrAWait(): void
+    {
+        $stored = fn (array $electrical): mixed => (new EquipmentSheet(['electrical' => $electrical]))->figure('electrical.stored_energy', 'machine');
+        self::assertTrue($stored(['bus_wait' => '5 min']));
+        self::assertTrue($stored(['motors' => [['name' => 'B', 'drive' => 'inverter']]]));
+        self::assertNull($stored(['motors' => [['name' => 'B', 'drive' => 'ecm']]]));
+        self::assertSame('1 h', (new EquipmentSheet(['electrical' => ['bus_wait' => '59 min', 'motors' => [['name' => 'B', 'bus_wait' => '1 h'], ['name' => 'D', 'bus_wait' => ['value' => 10, 'unit' => 'min']]]]]))->figure('electrical.bus_wait', 'machine'));
+    }
+
+    public function testWhatASheetKnowsOfAMachine(): void
+    {
+        $facts = fn (array $body): array => (new EquipmentSheet($body))->facts();
+        self::assertSame(['gas_heat', 'belt'], $facts(self::BODY));
+        self::assertSame([], $facts([]));
+        self::assertSame(['single_phase'], $facts(['electrical' => ['phases' => 1]]));
+        self::assertSame(['electric_heat'], $facts(['heat' => ['electric' => ['kw' => 9]]]));
+        self::assertSame(['belt'], $facts(['air' => ['blower_drive' => 'belt']]));
+        self::assertSame([], $facts(['air' => ['blower_drive' => 'direct', 'drive' => ['turns' => 2]]]), 'direct drive is said');
+    }
+
+    public function testItsCircuitsWhatIsOpenedAndWhatStopsWithAPart(): void
+    {
+        $sheet = new EquipmentSheet(self::BODY);
+        self::assertSame([['name' => 'A', 'compressors' => ['C1']], ['name' => 'B', 'compressors' => ['C2']]], $sheet->circuits());
+        self::assertSame(['A'], $sheet->opened());
+        self::assertSame(['A'], (new EquipmentSheet(['circuits' => [['name' => 'A', 'ships_with' => 'dry'], ['name' => 'B']]]))->opened());
+        self::assertSame([['C2'], ['C2'], [], []], array_map($sheet->motorsOf(...), ['compressor:C2', 'circuit:B', 'circuit:Z', 'machine']));
+        self::assertSame(['Blower', 'Fan 1', 'Fan 2'], $sheet->fans());
+    }
+
+    public function testATypedFigureIsOverTheSheetOnlyWhereItIsAnother(): void
+    {
+        $fields = (new Registry())->get('power.circuit')->fields();
+        $filled = (new EquipmentSheet(self::BODY))->fill($fields, 'machine');
+        self::assertSame(['mca' => '32.8 A', 'mocp' => '40 A', 'terminal_rating' => '75', 'phases' => '3'], TypedOver::figures($fields, $filled));
+        self::assertSame([], TypedOver::of($fields, $filled, ['mca' => '32.80 A', 'mocp' => ['value' => 40, 'unit' => 'A'], 'breaker' => '60 A']));
+        self::assertSame(['mca' => ['sheet' => '32.8 A', 'typed' => '36 A']], TypedOver::of($fields, $filled, ['mca' => '36 A', 'mocp' => '']));
+        $loads = (new Registry())->get('power.running_amps')->fields();
+        $given = (new EquipmentSheet(self::BODY))->fill($loads, 'machine');
+        self::assertSame(['loads.C1.plate_amps' => ['sheet' => '9.7 A', 'typed' => '12 A']], TypedOver::of($loads, $given, ['loads' => [['name' => 'C1', 'plate_amps' => '12 A'], ['name' => 'C2', 'plate_amps' => '19 A']]]));
+    }
+}

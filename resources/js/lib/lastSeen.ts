@@ -1,5 +1,5 @@
 import { Unreachable } from '@/api/client'
-import { shelf } from './shelf'
+import { shelf } from './deviceStore'
 
 /**
  * A page as the server has it; without signal as this person last saw it on this device.

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { answer, api, Unreachable, type MachineView } from '@/api/client'
 import { lastSeen } from '@/lib/lastSeen'
-import { useOutbox, type Kept } from './outbox'
+import { useOutbox, type Sent } from './outbox'
 import { useSession } from './session'
 import { useSignal } from './signal'
 
@@ -53,7 +53,7 @@ export const useMachine = defineStore('machine', () => {
   }
 
   /** @returns null when another write is just being sent: a double press is one */
-  async function write(path: string, body: Record<string, unknown>, said: Said): Promise<Kept | null> {
+  async function write(path: string, body: Record<string, unknown>, said: Said): Promise<Sent | null> {
     const at = view.value
     if (at === null || sending.value) return null
     sending.value = true
@@ -86,7 +86,7 @@ export const useMachine = defineStore('machine', () => {
   const tell = write
 
   /** A picture of an entry, or of a reading that waits itself. */
-  async function photograph(photo: Blob, about: Kept, item: string, said: Said) {
+  async function photograph(photo: Blob, about: Sent, item: string, said: Said) {
     const at = view.value
     if (at === null) return null
     const to = `photos?about=${about.at ?? '{about}'}&item=${encodeURIComponent(item)}&caption=${encodeURIComponent(said.words)}`

@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { Refused, type MachineView, type SessionView } from '@/api/client'
 import { flushPromises } from '@/composables/testing'
-import { memoryShelf, shelf, useShelf } from '@/lib/shelf'
+import { memoryStore, deviceStore, useDeviceStore } from '@/lib/deviceStore'
 import { useMachine } from './machine'
 import { useOutbox } from './outbox'
 import { useSession } from './session'
@@ -39,7 +39,7 @@ async function settle() {
 
 beforeEach(() => {
   setActivePinia(createPinia())
-  useShelf(memoryShelf())
+  useDeviceStore(memoryStore())
   sent = []
   stands = 4
   vi.stubGlobal('fetch', (path: string | Request, init: { headers: Record<string, string> }) =>
@@ -170,6 +170,6 @@ describe('every write goes through the outbox', () => {
     expect(sent[3]?.path).toContain('/machines/1/photos?about=9&')
     sent[3]?.resolve(kept(10))
     await settle()
-    expect(await shelf().all()).toEqual([])
+    expect(await deviceStore().all()).toEqual([])
   })
 })

@@ -10,14 +10,14 @@ import {
   type ProblemView,
   type RecordedView,
 } from '@/api/client'
-import { shelf, type Waiting } from '@/lib/shelf'
+import { deviceStore, type Waiting } from '@/lib/deviceStore'
 import { useSession } from './session'
 import { useSignal } from './signal'
 
 export type Write = Pick<Waiting, 'machine' | 'machineName' | 'path' | 'label' | 'words'> &
   Partial<Pick<Waiting, 'body' | 'photo' | 'aboutKey'>>
 /** Where it stands, or that it waits; by the key it is sent under. */
-export type Kept = { key: string; at: number | null }
+export type Sent = { key: string; at: number | null }
 type Outcome = { at: number | null } | { problem: ProblemView }
 
 const LOCK = 'iron-start.outbox'
@@ -51,7 +51,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function refresh() {
-    items.value = await shelf().all()
+    items.value = await deviceStore().all()
   }
 
   async function changed() {
@@ -64,12 +64,12 @@ export const useOutbox = defineStore('outbox', () => {
    * @returns its place, or null while it waits
    * @throws Refused when the server says no while the person is still there to be told
    */
-  async function send(write: Write): Promise<Kept> {
+  async function send(write: Write): Promise<Sent> {
     const person = session.person
     if (person === null) throw new Unreachable('Nobody is signed in.')
     const key = newKey()
     const outcome = new Promise<Outcome>((resolve) => callers.set(key, resolve))
-    await shelf().add({
+    await deviceStore().add({
       ...write,
       key,
       person: person.id,
@@ -100,7 +100,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function round() {
-    for (const item of await shelf().all()) {
+    for (const item of await deviceStore().all()) {
       if (item.problem !== undefined || item.person !== session.person?.id) continue
       if (!(await deliver(item))) break
     }
@@ -127,8 +127,8 @@ export const useOutbox = defineStore('outbox', () => {
       const path = await pathOf(item)
       if (path === null) return true
       const done = await answer<RecordedView>(post(item, path))
-      await shelf().arrived(item.key, done.at)
-      await shelf().drop(item.id)
+      await deviceStore().arrived(item.key, done.at)
+      await deviceStore().drop(item.id)
       await changed()
       signal.reachable = true
       touched.add(item.machine)
@@ -150,8 +150,8 @@ export const useOutbox = defineStore('outbox', () => {
   /** Whoever is still there is told and may mend it; otherwise it is kept with the reason. */
   async function refuse(item: Waiting, problem: ProblemView) {
     signal.reachable = true
-    if (callers.has(item.key)) await shelf().drop(item.id)
-    else await shelf().put({ ...toRaw(item), problem })
+    if (callers.has(item.key)) await deviceStore().drop(item.id)
+    else await deviceStore().put({ ...toRaw(item), problem })
     await changed()
     settle(item.key, { problem })
   }
@@ -159,7 +159,7 @@ export const useOutbox = defineStore('outbox', () => {
   /** A picture goes after its reading, to the place that got; with a reading that was refused it waits too. */
   async function pathOf(item: Waiting): Promise<string | null> {
     if (item.aboutKey === undefined) return item.path
-    const at = await shelf().placeOf(item.aboutKey)
+    const at = await deviceStore().placeOf(item.aboutKey)
     return at === undefined ? null : item.path.replace('{about}', String(at))
   }
 
@@ -195,13 +195,14 @@ export const useOutbox = defineStore('outbox', () => {
   async function settleCallers() {
     for (const key of [...callers.keys()]) {
       if (again && items.value.some((item) => item.key === key)) continue
-      settle(key, { at: (await shelf().placeOf(key)) ?? null })
+      settle(key, { at: (await deviceStore().placeOf(key)) ?? null })
     }
   }
 
   async function drop(item: Waiting) {
-    await shelf().drop(item.id)
-    for (const other of await shelf().all()) if (other.aboutKey === item.key) await shelf().drop(other.id)
+    await deviceStore().drop(item.id)
+    for (const other of await deviceStore().all())
+      if (other.aboutKey === item.key) await deviceStore().drop(other.id)
     await changed()
   }
 
@@ -209,7 +210,7 @@ export const useOutbox = defineStore('outbox', () => {
   async function retry(item: Waiting) {
     const fresh: Waiting = { ...toRaw(item) }
     delete fresh.problem
-    await shelf().put(fresh)
+    await deviceStore().put(fresh)
     await changed()
     await drain()
   }

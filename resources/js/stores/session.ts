@@ -1,7 +1,7 @@
 import { usePreferredDark } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { shelf } from '@/lib/shelf'
+import { deviceStore } from '@/lib/deviceStore'
 import { answer, api, type SessionView } from '@/api/client'
 
 /** Who is signed in, what they may do, and how they like their figures. */
@@ -41,7 +41,7 @@ export const useSession = defineStore('session', () => {
     await answer(api.DELETE('/api/v1/session'))
     // The pages one saw stay for the time without signal, not for whoever comes after.
     if (id !== undefined)
-      await shelf()
+      await deviceStore()
         .forgetPages(`${id}.`)
         .catch(() => undefined)
     await load()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { freshMotor, spoken, type Typed } from './sheet'
+import { freshMotor, spoken, type TypedSheet } from './sheet'
 
 /** The plate in boxes. What has no box here stays as the file had it. */
-const typed = defineModel<Typed>({ required: true })
+const typed = defineModel<TypedSheet>({ required: true })
 defineProps<{ busy: boolean; named: boolean }>()
 defineEmits<{ send: [] }>()
 const { t } = useI18n()

@@ -11,7 +11,7 @@ import { useChecks } from '@/stores/checks'
 import { useSession } from '@/stores/session'
 import SheetForm from './SheetForm.vue'
 import SheetRead from './SheetRead.vue'
-import { bodyOf, spoken, typedOf, type Typed } from './sheet'
+import { bodyOf, spoken, typedOf, type TypedSheet } from './sheet'
 import { changes, partsOf } from './sheetRead'
 
 /** A sheet: what the newest version says, what another has otherwise, and a new one. */
@@ -26,7 +26,7 @@ const editing = ref(props.id === null)
 const root = ref<HTMLElement | null>(null)
 const left = ref(0)
 const right = ref(0)
-const typed = ref<Typed>(typedOf({}))
+const typed = ref<TypedSheet>(typedOf({}))
 type Body = Record<string, unknown>
 const bodyAt = (version: number) =>
   (sheet.value?.versions.find((v) => v.version === version)?.body ?? {}) as Body

@@ -9,7 +9,7 @@ export type Motor = {
   locked_rotor_amps: string
   quantity: string
 }
-export type Typed = {
+export type TypedSheet = {
   model: string
   maker: string
   kind: string
@@ -55,7 +55,7 @@ export function freshMotor(): Motor {
   return { name: '', kind: 'scroll', drive: 'across_line', amps: '', locked_rotor_amps: '', quantity: '' }
 }
 
-export function typedOf(body: Json): Typed {
+export function typedOf(body: Json): TypedSheet {
   const electrical = object(body.electrical)
   const transformer = object(electrical.transformer)
   return {
@@ -88,7 +88,7 @@ export function typedOf(body: Json): Typed {
 }
 
 /** The sheet with what was typed; members that have no box stay as they are. */
-export function bodyOf(typed: Typed, before: Json): Json {
+export function bodyOf(typed: TypedSheet, before: Json): Json {
   const electrical = object(before.electrical)
   const taps = words(typed.taps).map((tap) => quantity(tap, 'V'))
   const transformer = given({

@@ -23,7 +23,7 @@ export type Waiting = {
 }
 
 /** What the device keeps: writes in their order, where those that arrived stand, and the last pages seen. */
-export type Shelf = {
+export type DeviceStore = {
   add(item: Omit<Waiting, 'id'>): Promise<number>
   put(item: Waiting): Promise<void>
   all(): Promise<Waiting[]>
@@ -58,7 +58,7 @@ function stored<T extends Omit<Waiting, 'id'>>(item: T): T {
   }
 }
 
-export function databaseShelf(): Shelf {
+export function databaseShelf(): DeviceStore {
   let opened: Promise<IDBPDatabase<Kept>> | undefined
   const db = () =>
     (opened ??= openDB<Kept>(NAME, 1, {
@@ -88,7 +88,7 @@ export function databaseShelf(): Shelf {
 }
 
 /** Where a browser lets nothing be kept: as long as the page is open. */
-export function memoryShelf(): Shelf {
+export function memoryStore(): DeviceStore {
   const items = new Map<number, Waiting>()
   const places = new Map<string, number>()
   const pages = new Map<string, unknown>()
@@ -111,14 +111,14 @@ export function memoryShelf(): Shelf {
   }
 }
 
-let shared: Shelf | undefined
+let shared: DeviceStore | undefined
 
-/** This device's shelf. */
-export function shelf(): Shelf {
-  return (shared ??= typeof indexedDB === 'undefined' ? memoryShelf() : databaseShelf())
+/** This device's deviceStore. */
+export function deviceStore(): DeviceStore {
+  return (shared ??= typeof indexedDB === 'undefined' ? memoryStore() : databaseShelf())
 }
 
-/** Another shelf, for the tests. */
-export function useShelf(other: Shelf): void {
+/** Another deviceStore, for the tests. */
+export function useDeviceStore(other: DeviceStore): void {
   shared = other
 }

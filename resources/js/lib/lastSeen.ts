@@ -1,5 +1,5 @@
 import { Unreachable } from '@/api/client'
-import { shelf } from './deviceStore'
+import { deviceStore } from './deviceStore'
 
 /**
  * A page as the server has it; without signal as this person last saw it on this device.
@@ -9,12 +9,12 @@ export async function lastSeen<T>(person: number, name: string, call: Promise<T>
   const place = `${person}.${name}`
   try {
     const page = await call
-    void shelf()
+    void deviceStore()
       .keepPage(place, page)
       .catch(() => undefined)
     return page
   } catch (error) {
-    const kept = error instanceof Unreachable ? await shelf().page(place) : undefined
+    const kept = error instanceof Unreachable ? await deviceStore().page(place) : undefined
     if (kept === undefined) throw error
     return kept as T
   }

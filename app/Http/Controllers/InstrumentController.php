@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Bodies\Body;
+use App\Http\Bodies\Writes;
 use App\Models\Instrument;
 use App\Queries\InstrumentShelf;
 use App\Refusals\Refusal;
@@ -27,29 +29,28 @@ final class InstrumentController
         return Reply::with(new InstrumentsView($this->shelf->all()));
     }
 
-    #[OA\Post(path: '/api/v1/instruments', operationId: 'addInstrument', tags: ['instruments'], parameters: [new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/InstrumentInput')), responses: [new OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: InstrumentsView::class))])]
+    #[Writes('/api/v1/instruments', 'addInstrument', 'instruments', 'Added', InstrumentsView::class)]
     public function store(Request $request): JsonResponse
     {
         $tool = new Instrument();
-        $tool->fill(self::read($request, null))->save();
+        $tool->fill(self::read(Body::of($request, 'addInstrument'), null))->save();
 
         return Reply::with(new InstrumentsView($this->shelf->all()), 201);
     }
 
-    #[OA\Post(path: '/api/v1/instruments/{instrument}', operationId: 'changeInstrument', tags: ['instruments'], parameters: [new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'instrument', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/InstrumentInput')), responses: [new OA\Response(response: 201, description: 'Changed', content: new OA\JsonContent(ref: InstrumentsView::class))])]
+    #[Writes('/api/v1/instruments/{instrument}', 'changeInstrument', 'instruments', 'Changed', InstrumentsView::class)]
     public function update(Request $request, Instrument $instrument): JsonResponse
     {
-        $instrument->fill(self::read($request, $instrument->id))->save();
+        $instrument->fill(self::read(Body::of($request, 'changeInstrument'), $instrument->id))->save();
 
         return Reply::with(new InstrumentsView($this->shelf->all()), 201);
     }
 
     /** @return array<string, string|null> */
-    private static function read(Request $request, ?int $own): array
+    private static function read(Body $body, ?int $own): array
     {
-        $body = Body::object($request);
-        $name = trim(Body::text($request, 'name', 60));
-        $due = Body::optionalText($body, 'due', 10);
+        $name = trim($body->text('name'));
+        $due = $body->text('due');
         if ($due !== '' && ! Moment::isDay($due)) {
             throw Refusal::field('due', $due, 'a date, as YYYY-MM-DD');
         }
@@ -59,9 +60,9 @@ final class InstrumentController
 
         return [
             'name' => $name,
-            'kind' => trim(Body::text($request, 'kind', 40)),
-            'serial' => trim(Body::optionalText($body, 'serial', 60)),
-            'accuracy' => trim(Body::optionalText($body, 'accuracy', 60)),
+            'kind' => trim($body->text('kind')),
+            'serial' => trim($body->text('serial')),
+            'accuracy' => trim($body->text('accuracy')),
             'calibration_due' => $due === '' ? null : $due,
         ];
     }

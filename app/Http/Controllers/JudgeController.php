@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Bodies\Body;
+use App\Http\Bodies\Writes;
 use App\Queries\CheckCatalogue;
-use App\Refusals\Refusal;
 use App\Views\ChecksView;
-use App\Views\ProblemView;
 use App\Views\VerdictView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -28,23 +28,11 @@ final class JudgeController
     }
 
     /** Judges as one types; nothing is kept. */
-    #[OA\Post(path: '/api/v1/judge/{check}', operationId: 'judge', tags: ['checks'], parameters: [new OA\Parameter(name: 'check', in: 'path', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(properties: [new OA\Property(property: 'units', type: 'string', enum: ['us', 'si']), new OA\Property(property: 'input', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 200, description: 'The verdict', content: new OA\JsonContent(ref: VerdictView::class)), new OA\Response(response: 422, description: 'A value that can\'t be taken', content: new OA\JsonContent(ref: ProblemView::class))])]
+    #[Writes('/api/v1/judge/{check}', 'judge', 'checks', 'The verdict', VerdictView::class, status: 200, once: false)]
     public function judge(Request $request, string $check): JsonResponse
     {
-        $body = Body::object($request);
-        $units = self::units($body);
+        $body = Body::of($request, 'judge');
 
-        return Reply::with($this->judge->judge($check, $body->input ?? new \stdClass(), $units)->toArray());
-    }
-
-    /**
-     * @return 'us'|'si'
-     * @throws Refusal
-     */
-    public static function units(\stdClass $body): string
-    {
-        $units = $body->units ?? 'us';
-
-        return $units === 'us' || $units === 'si' ? $units : throw Refusal::field('units', $units, 'us, si');
+        return Reply::with($this->judge->judge($check, $body->raw('input') ?? new \stdClass(), $body->text('units') === 'si' ? 'si' : 'us')->toArray());
     }
 }

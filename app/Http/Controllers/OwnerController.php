@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\OwnerLinks;
+use App\Http\Bodies\Body;
+use App\Http\Bodies\Writes;
 use App\Models\Company;
 use App\Models\Machine;
 use App\Models\OwnerLink;
@@ -30,8 +32,6 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 #[OA\Parameter(parameter: 'token', name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
 final class OwnerController
 {
-    private const LONGEST_DAYS = 730;
-
     public function __construct(private readonly RecordSheet $sheet)
     {
     }
@@ -42,12 +42,12 @@ final class OwnerController
         return Reply::with(self::list($machine));
     }
 
-    #[OA\Post(path: '/api/v1/machines/{machine}/owner-links', operationId: 'makeOwnerLink', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['forWhom', 'days'], properties: [new OA\Property(property: 'forWhom', type: 'string'), new OA\Property(property: 'days', type: 'integer')])), responses: [new OA\Response(response: 201, description: 'The link, told once', content: new OA\JsonContent(ref: LinkView::class))])]
+    #[Writes('/api/v1/machines/{machine}/owner-links', 'makeOwnerLink', 'owner', 'The link, told once', LinkView::class)]
     public function make(Request $request, Machine $machine, #[CurrentUser] User $by, OwnerLinks $links): JsonResponse
     {
-        $days = Body::whole(Body::object($request), 'days', 1, self::LONGEST_DAYS) ?? throw Refusal::field('days', null, 'a whole number from 1 to ' . self::LONGEST_DAYS);
+        $body = Body::of($request, 'makeOwnerLink');
 
-        return Reply::with(new LinkView("/owner/{$links->make($by, $machine, Body::text($request, 'forWhom', 120), $days)->text}", false), 201);
+        return Reply::with(new LinkView("/owner/{$links->make($by, $machine, $body->text('forWhom'), (int) $body->whole('days'))->text}", false), 201);
     }
 
     #[OA\Post(path: '/api/v1/machines/{machine}/owner-links/{link}/withdraw', operationId: 'withdrawOwnerLink', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'link', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 201, description: 'Withdrawn', content: new OA\JsonContent(ref: OwnerLinksView::class)), new OA\Response(response: 409, description: 'It was already', content: new OA\JsonContent(ref: ProblemView::class))])]

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\People;
+use App\Http\Bodies\Body;
+use App\Http\Bodies\Writes;
 use App\Http\Sessions\SignIn;
 use App\Models\User;
 use App\Queries\PeopleList;
@@ -15,7 +17,6 @@ use App\Support\Token;
 use App\Views\InvitationView;
 use App\Views\LinkView;
 use App\Views\PeopleView;
-use App\Views\ProblemView;
 use App\Views\SessionView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -26,8 +27,6 @@ use OpenApi\Attributes as OA;
 #[OA\Parameter(parameter: 'person', name: 'person', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
 final class PeopleController
 {
-    private const NAME = 120;
-
     public function __construct(private readonly People $people, private readonly PeopleList $list, private readonly Courier $courier)
     {
     }
@@ -38,11 +37,12 @@ final class PeopleController
         return Reply::with($this->list->for($reader));
     }
 
-    #[OA\Post(path: '/api/v1/people', operationId: 'invite', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['name', 'email', 'role'], properties: [new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'email', type: 'string'), new OA\Property(property: 'role', type: 'string')])), responses: [new OA\Response(response: 201, description: 'The link to hand over', content: new OA\JsonContent(ref: LinkView::class))])]
+    #[Writes('/api/v1/people', 'invite', 'people', 'The link to hand over', LinkView::class)]
     public function invite(Request $request, #[CurrentUser] User $by): JsonResponse
     {
-        $email = Body::text($request, 'email', 255);
-        $token = $this->people->invite($by, Body::text($request, 'name', self::NAME), $email, self::role($request));
+        $body = Body::of($request, 'invite');
+        $email = $body->text('email');
+        $token = $this->people->invite($by, $body->text('name'), $email, self::role($body));
 
         return $this->link($request, $token, $email, "$by->name invites you to Iron Start");
     }
@@ -53,19 +53,18 @@ final class PeopleController
         return $this->link($request, $this->people->resetLink($by, $person), $person->email, 'A new password for Iron Start');
     }
 
-    #[OA\Post(path: '/api/v1/people/{person}/role', operationId: 'changeRole', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/person'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['role'], properties: [new OA\Property(property: 'role', type: 'string')])), responses: [new OA\Response(response: 201, description: 'Changed', content: new OA\JsonContent(ref: PeopleView::class)), new OA\Response(response: 409, description: 'No lead would remain', content: new OA\JsonContent(ref: ProblemView::class))])]
+    #[Writes('/api/v1/people/{person}/role', 'changeRole', 'people', 'Changed', PeopleView::class, also: [409 => 'No lead would remain'])]
     public function changeRole(Request $request, User $person, #[CurrentUser] User $by): JsonResponse
     {
-        $this->people->changeRole($by, $person, self::role($request));
+        $this->people->changeRole($by, $person, self::role(Body::of($request, 'changeRole')));
 
         return Reply::with($this->list->for($by), 201);
     }
 
-    #[OA\Post(path: '/api/v1/people/{person}/active', operationId: 'setActive', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/person'), new OA\Parameter(ref: '#/components/parameters/key')], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['active'], properties: [new OA\Property(property: 'active', type: 'boolean')])), responses: [new OA\Response(response: 201, description: 'Changed', content: new OA\JsonContent(ref: PeopleView::class)), new OA\Response(response: 409, description: 'No lead would remain', content: new OA\JsonContent(ref: ProblemView::class))])]
+    #[Writes('/api/v1/people/{person}/active', 'setActive', 'people', 'Changed', PeopleView::class, also: [409 => 'No lead would remain'])]
     public function active(Request $request, User $person, #[CurrentUser] User $by): JsonResponse
     {
-        $active = Body::object($request)->active ?? null;
-        $this->people->setActive($by, $person, is_bool($active) ? $active : throw Refusal::field('active', $active, 'true or false'));
+        $this->people->setActive($by, $person, Body::of($request, 'setActive')->flag('active'));
 
         return Reply::with($this->list->for($by), 201);
     }
@@ -78,18 +77,19 @@ final class PeopleController
         return Reply::with($this->list->for($by), 201);
     }
 
-    #[OA\Post(path: '/api/v1/session/link', operationId: 'readLink', tags: ['session'], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['token'], properties: [new OA\Property(property: 'token', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Who it lets in', content: new OA\JsonContent(ref: InvitationView::class)), new OA\Response(response: 410, description: 'It lets nobody in any more', content: new OA\JsonContent(ref: ProblemView::class))])]
+    #[Writes('/api/v1/session/link', 'readLink', 'session', 'Who it lets in', InvitationView::class, status: 200, also: [410 => 'It lets nobody in any more'], once: false)]
     public function read(Request $request): JsonResponse
     {
-        $link = $this->people->read(Body::text($request, 'token', 80));
+        $link = $this->people->read(Body::of($request, 'readLink')->text('token'));
 
         return Reply::with(new InvitationView($link->kind, $link->name, $link->email, $link->role->value));
     }
 
-    #[OA\Post(path: '/api/v1/session/join', operationId: 'join', tags: ['session'], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['token', 'password'], properties: [new OA\Property(property: 'token', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'In', content: new OA\JsonContent(ref: SessionView::class)), new OA\Response(response: 410, description: 'It lets nobody in any more', content: new OA\JsonContent(ref: ProblemView::class))])]
+    #[Writes('/api/v1/session/join', 'join', 'session', 'In', SessionView::class, status: 200, also: [410 => 'It lets nobody in any more'], once: false)]
     public function join(Request $request, SignIn $signIn, SessionController $session): JsonResponse
     {
-        $signIn->byLink($request, $this->people->accept(Body::text($request, 'token', 80), Body::text($request, 'password', 400)));
+        $body = Body::of($request, 'join');
+        $signIn->byLink($request, $this->people->accept($body->text('token'), $body->text('password')));
 
         return $session->show($request);
     }
@@ -102,9 +102,9 @@ final class PeopleController
         return Reply::with(new LinkView($path, $mailed), 201);
     }
 
-    private static function role(Request $request): Role
+    private static function role(Body $body): Role
     {
-        $role = Body::text($request, 'role', 12);
+        $role = $body->text('role');
 
         return Role::tryFrom($role) ?? throw Refusal::field('role', $role, implode(', ', array_map(fn (Role $r): string => $r->value, Role::cases())));
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Bodies\Body;
+use App\Http\Bodies\Writes;
 use App\Http\Sessions\SignIn;
 use App\Models\User;
 use App\Refusals\Refusal;
@@ -13,13 +15,13 @@ use App\Views\SessionView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use IronStart\Core\Quantity\Kind;
+use IronStart\Core\Quantity\Units;
 use OpenApi\Attributes as OA;
 
 #[OA\Tag(name: 'session')]
 final class SessionController
 {
-    private const CHOICES = ['units' => ['us', 'si'], 'theme' => ['device', 'light', 'dark']];
-
     public function __construct(private readonly SignIn $signIn)
     {
     }
@@ -36,18 +38,19 @@ final class SessionController
         return Reply::with($this->view($person instanceof User ? $person : null));
     }
 
-    #[OA\Post(path: '/api/v1/session', operationId: 'signIn', tags: ['session'], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['email', 'password'], properties: [new OA\Property(property: 'email', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: SessionView::class)), new OA\Response(response: 422, description: 'Not right', content: new OA\JsonContent(ref: \App\Views\ProblemView::class))])]
+    #[Writes('/api/v1/session', 'signIn', 'session', 'Signed in', SessionView::class, status: 200, once: false)]
     public function store(Request $request): JsonResponse
     {
-        $person = $this->signIn->withPassword($request, Body::text($request, 'email', 255), Body::text($request, 'password', 255));
+        $body = Body::of($request, 'signIn');
+        $person = $this->signIn->withPassword($request, $body->text('email'), $body->text('password'));
 
         return Reply::with($this->view($person));
     }
 
-    #[OA\Post(path: '/api/v1/session/demo', operationId: 'signInToDemo', tags: ['session'], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['name'], properties: [new OA\Property(property: 'name', type: 'string')])), responses: [new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: SessionView::class))])]
+    #[Writes('/api/v1/session/demo', 'signInToDemo', 'session', 'Signed in', SessionView::class, status: 200, once: false)]
     public function demo(Request $request): JsonResponse
     {
-        return Reply::with($this->view($this->signIn->toDemo($request, Body::text($request, 'name', 120))));
+        return Reply::with($this->view($this->signIn->toDemo($request, Body::of($request, 'signInToDemo')->text('name'))));
     }
 
     #[OA\Delete(path: '/api/v1/session', operationId: 'signOut', tags: ['session'], responses: [new OA\Response(response: 204, description: 'Signed out')])]
@@ -63,21 +66,36 @@ final class SessionController
     {
         /** @var User $person */
         $person = $request->user();
-        $body = Body::members($request);
-        foreach (self::CHOICES as $name => $accepted) {
-            if (isset($body[$name])) {
-                if (! in_array($body[$name], $accepted, true)) {
-                    throw Refusal::field($name, $body[$name], implode(', ', $accepted));
-                }
-                $person->setAttribute($name, $body[$name]);
+        $body = Body::of($request, 'prefer');
+        foreach (['units', 'theme'] as $name) {
+            if ($body->has($name)) {
+                $person->setAttribute($name, $body->text($name));
             }
         }
-        if (isset($body['fieldUnits'])) {
-            $person->field_units = Body::unitsByKind($body['fieldUnits']);
+        if ($body->has('fieldUnits')) {
+            $person->field_units = self::unitsByKind((array) $body->raw('fieldUnits'));
         }
         $person->save();
 
         return Reply::with($this->view($person));
+    }
+
+    /**
+     * @param array<array-key, mixed> $given
+     * @return array<string, string> unit by kind of quantity
+     */
+    private static function unitsByKind(array $given): array
+    {
+        $units = [];
+        foreach ($given as $kind => $unit) {
+            $known = Kind::tryFrom((string) $kind);
+            if ($known === null || ! is_string($unit) || ! Units::knows($known, $unit)) {
+                throw Refusal::field("fieldUnits.$kind", $unit, $known === null ? 'a kind of quantity' : implode(', ', Units::of($known)));
+            }
+            $units[$known->value] = $unit;
+        }
+
+        return $units;
     }
 
     private function view(?User $person): SessionView

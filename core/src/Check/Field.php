@@ -185,6 +185,21 @@ final class Field
         return $field;
     }
 
+    /** An object with members of its own. */
+    public static function group(string $name, self ...$fields): self
+    {
+        $field = new self($name, FieldType::Group);
+        $field->fields = array_values($fields);
+
+        return $field;
+    }
+
+    /** Any JSON value, read by whom it is for. */
+    public static function raw(string $name): self
+    {
+        return new self($name, FieldType::Raw);
+    }
+
     public function needed(): self
     {
         return $this->with(fn (self $f) => $f->need = Need::Needed);
@@ -295,6 +310,7 @@ final class Field
             FieldType::Words, FieldType::Choices => 'a list of: ' . implode(', ', $this->options),
             FieldType::Items => 'a list of objects',
             FieldType::Group => 'an object',
+            FieldType::Raw => 'any JSON value',
         };
     }
 

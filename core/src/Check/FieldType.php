@@ -20,6 +20,7 @@ enum FieldType: string
     case Numbers = 'numbers';
     case Items = 'items';
     case Group = 'group';
+    case Raw = 'raw';
 
     public function isList(): bool
     {

@@ -126,6 +126,7 @@ final class InputReader
             FieldType::Texts => self::each($field, $raw, $path, self::text(...)),
             FieldType::Numbers => self::each($field, $raw, $path, $this->quantity(...)),
             FieldType::Items => $this->items($field, $raw, $path),
+            FieldType::Raw => $raw,
             FieldType::Group => $this->object(self::members($raw) ?? throw InputError::at($path, $raw, $field->accepted()), $field->fields, "$path."),
         };
     }

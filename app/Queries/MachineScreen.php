@@ -22,7 +22,7 @@ final class MachineScreen
         private readonly Standings $standings,
         private readonly TapeReader $tape,
         private readonly Prefill $prefill,
-        private readonly InstrumentShelf $shelf,
+        private readonly InstrumentList $instruments,
         private readonly JobParts $parts,
     ) {
     }
@@ -56,7 +56,7 @@ final class MachineScreen
             startRefused: $standing->startRefused,
             startedAt: $start === null ? null : (int) $start->at,
             prefill: (object) $this->prefill->of($machine, $reader, PastReader::from($machine, $rows)),
-            instruments: $this->shelf->all(),
+            instruments: $this->instruments->all(),
             news: $machine->last_at,
             items: JobParts::items($standing->tape),
             parts: Standings::parts($machine),

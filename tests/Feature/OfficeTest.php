@@ -42,7 +42,7 @@ final class OfficeTest extends FeatureTestCase
         foreach (['name' => ['name' => ' '], 'altitude' => ['altitude' => 9000], 'safety.pool' => ['safety' => ['pool' => 'x']]] as $field => $wrong) {
             $this->write($office, 'sites', $wrong + ['name' => 'Other'])->assertStatus(422)->assertJsonPath('field', $field);
         }
-        foreach (['type' => ['type' => 'boiler'], 'endsOn' => ['endsOn' => '2026-05-03'], 'startsOn' => ['startsOn' => 'today'], 'facts' => ['facts' => ['moon']], 'people' => ['people' => [999_999]]] as $field => $wrong) {
+        foreach (['type' => ['type' => 'boiler'], 'endsOn' => ['endsOn' => '2026-05-03'], 'startsOn' => ['startsOn' => 'today'], 'facts.0' => ['facts' => ['moon']], 'people' => ['people' => [999_999]]] as $field => $wrong) {
             $this->write($office, "sites/$site/jobs", $wrong + self::JOB)->assertStatus(422)->assertJsonPath('field', $field);
         }
         self::assertSame([], $this->read($office, "sites/$site")->json('jobs'));

@@ -64,7 +64,7 @@ test('a reversed supply is on the record after three presses from Today, with wh
   expect(await top('.frame .top')).toBeLessThan(await top('.frame .right'))
   expect(await top('.frame .right')).toBeLessThan(await top('.frame .left'))
   await press(page.getByRole('button', { name: 'Record the stop' }))
-  await expect(page.locator('.past')).toContainText('The supply is reversed')
+  await expect(page.locator('.past .said')).toContainText('The supply is reversed')
   await expect(page.locator('.frame .foot').getByRole('button', { name: 'Add photo' })).toBeVisible()
   console.log(`phone: ${presses} presses from Today to a recorded reversal`)
   expect(presses).toBe(3)

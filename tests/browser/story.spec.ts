@@ -175,7 +175,7 @@ test('a doubted reading is struck and counts no longer', async ({ page }) => {
   await dialog.getByLabel(/^Why\?/).fill('clamp lay in the sun')
   await dialog.getByRole('button', { name: 'Flag it' }).click()
   await expect(page.locator('.slip.struck', { hasText: 'clamp lay in the sun' })).toBeVisible()
-  await expect(gate(page, RUN)).toContainText('read running amps')
+  await expect(gate(page, RUN)).toContainText('read the running amps')
 })
 
 test('a note stands on the tape where there is no bench yet', async ({ page }) => {

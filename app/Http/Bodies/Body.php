@@ -13,6 +13,9 @@ use IronStart\Core\Check\InputReader;
 /** The JSON body of a write, read by its fields: what is wrong is told as it is told of a reading. */
 final readonly class Body
 {
+    /** Writes that ask for nothing may come without a body. */
+    private const MAY_BE_EMPTY = ['start'];
+
     private function __construct(private Input $input, private \stdClass $raw)
     {
     }
@@ -21,8 +24,7 @@ final readonly class Body
     public static function of(Request $request, string $operation): self
     {
         $content = $request->getContent();
-        // A write that asks for nothing may come without a body.
-        $raw = in_array($content, ['', '[]'], true) ? new \stdClass() : json_decode($content);
+        $raw = in_array($content, ['', '[]'], true) && in_array($operation, self::MAY_BE_EMPTY, true) ? new \stdClass() : json_decode($content);
         if (! $raw instanceof \stdClass) {
             throw Refusal::field('', null, 'one JSON object');
         }

@@ -36,27 +36,20 @@ final class Writes extends OA\Post
             operationId: $operation,
             tags: [$tag],
             parameters: $once ? [...$parameters, new OA\Parameter(ref: '#/components/parameters/key')] : $parameters,
-            requestBody: new OA\RequestBody(content: self::object(Bodies::of($operation), new OA\JsonContent())),
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(...self::object(Bodies::of($operation)))),
             responses: [new OA\Response(response: $status, description: $says, content: new OA\JsonContent(ref: $answers)), ...$problems],
         );
     }
 
     /**
-     * @template T of OA\Schema
      * @param list<Field> $fields
-     * @param T $schema
-     * @return T
+     * @return array{type: string, properties: list<OA\Property>, required?: list<string>}
      */
-    public static function object(array $fields, OA\Schema $schema): OA\Schema
+    private static function object(array $fields): array
     {
-        $schema->type = 'object';
-        $schema->properties = array_map(self::property(...), $fields);
         $required = array_values(array_map(fn (Field $f): string => $f->name, array_filter($fields, fn (Field $f): bool => $f->need === Need::Structural)));
-        if ($required !== []) {
-            $schema->required = $required;
-        }
 
-        return $schema;
+        return ['type' => 'object', 'properties' => array_map(self::property(...), $fields)] + ($required === [] ? [] : ['required' => $required]);
     }
 
     private static function property(Field $field): OA\Property
@@ -72,8 +65,8 @@ final class Writes extends OA\Post
             FieldType::Word => new OA\Property(property: $field->name, type: 'string', enum: $field->options),
             FieldType::Words => new OA\Property(property: $field->name, type: 'array', items: new OA\Items(type: 'string', enum: $field->options)),
             FieldType::Texts => new OA\Property(property: $field->name, type: 'array', items: new OA\Items(type: 'string', maxLength: $field->length)),
-            FieldType::Items => new OA\Property(property: $field->name, type: 'array', items: self::object($field->fields, new OA\Items())),
-            FieldType::Group => self::object($field->fields, new OA\Property(property: $field->name)),
+            FieldType::Items => new OA\Property(property: $field->name, type: 'array', items: new OA\Items(...self::object($field->fields))),
+            FieldType::Group => new OA\Property(...['property' => $field->name] + self::object($field->fields)),
             default => new OA\Property(property: $field->name, nullable: true),
         };
     }

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Bodies\Body;
 use App\Http\Bodies\Writes;
 use App\Models\Instrument;
-use App\Queries\InstrumentShelf;
+use App\Queries\InstrumentList;
 use App\Refusals\Refusal;
 use App\Support\Moment;
 use App\Views\InstrumentsView;
@@ -19,14 +19,14 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'InstrumentInput', required: ['name', 'kind'], properties: [new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'serial', type: 'string'), new OA\Property(property: 'accuracy', type: 'string'), new OA\Property(property: 'due', type: 'string', format: 'date')])]
 final class InstrumentController
 {
-    public function __construct(private readonly InstrumentShelf $shelf)
+    public function __construct(private readonly InstrumentList $instruments)
     {
     }
 
     #[OA\Get(path: '/api/v1/instruments', operationId: 'instruments', tags: ['instruments'], responses: [new OA\Response(response: 200, description: 'All of them', content: new OA\JsonContent(ref: InstrumentsView::class))])]
     public function index(): JsonResponse
     {
-        return Reply::with(new InstrumentsView($this->shelf->all()));
+        return Reply::with(new InstrumentsView($this->instruments->all()));
     }
 
     #[Writes('/api/v1/instruments', 'addInstrument', 'instruments', 'Added', InstrumentsView::class)]
@@ -35,7 +35,7 @@ final class InstrumentController
         $tool = new Instrument();
         $tool->fill(self::read(Body::of($request, 'addInstrument'), null))->save();
 
-        return Reply::with(new InstrumentsView($this->shelf->all()), 201);
+        return Reply::with(new InstrumentsView($this->instruments->all()), 201);
     }
 
     #[Writes('/api/v1/instruments/{instrument}', 'changeInstrument', 'instruments', 'Changed', InstrumentsView::class)]
@@ -43,7 +43,7 @@ final class InstrumentController
     {
         $instrument->fill(self::read(Body::of($request, 'changeInstrument'), $instrument->id))->save();
 
-        return Reply::with(new InstrumentsView($this->shelf->all()), 201);
+        return Reply::with(new InstrumentsView($this->instruments->all()), 201);
     }
 
     /** @return array<string, string|null> */

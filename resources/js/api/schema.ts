@@ -1940,11 +1940,12 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": {
-                    version: number;
                     name: string;
-                    units: string;
+                    /** @enum {string} */
+                    units: "us" | "si";
                     timeZone: string;
-                    facts: string[];
+                    facts?: ("curb" | "craned" | "carried" | "on_roof" | "nothing_old" | "old_empty" | "recovered" | "failed_compressor" | "drain" | "circuit_opened" | "no_brazing" | "flares" | "field_bulb" | "line_set" | "lines_reused" | "module_change" | "single_phase" | "pair" | "field_bus" | "shared_feeder" | "temporary_supply" | "taps" | "motor_taps" | "wiring" | "dials" | "tripped" | "ran_reversed" | "sheet_asks" | "sister_fault" | "first_start" | "warm_up" | "flammable" | "small_room" | "test_mode" | "fixed_orifice" | "gas_heat" | "electric_heat" | "heat_pump" | "float" | "outside_air" | "belt" | "staged" | "leaving_air" | "alarms" | "duct_detector")[];
+                    version: number;
                 };
             };
         };
@@ -2246,7 +2247,7 @@ export interface operations {
                 "application/json": {
                     /** @enum {string} */
                     role: "starter" | "lead";
-                    strokes: number[][][];
+                    strokes?: unknown;
                     seen: number;
                 };
             };
@@ -2303,7 +2304,13 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["InstrumentInput"];
+                "application/json": {
+                    name: string;
+                    kind: string;
+                    serial?: string;
+                    accuracy?: string;
+                    due?: string;
+                };
             };
         };
         responses: {
@@ -2331,7 +2338,13 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["InstrumentInput"];
+                "application/json": {
+                    name: string;
+                    kind: string;
+                    serial?: string;
+                    accuracy?: string;
+                    due?: string;
+                };
             };
         };
         responses: {
@@ -2362,7 +2375,7 @@ export interface operations {
                 "application/json": {
                     fact: string;
                     on: boolean;
-                    seen: number;
+                    seen?: number | null;
                     reason?: string;
                 };
             };
@@ -2558,9 +2571,7 @@ export interface operations {
                 "application/json": {
                     /** @enum {string} */
                     units?: "us" | "si";
-                    input?: {
-                        [key: string]: unknown;
-                    };
+                    input?: unknown;
                 };
             };
         };
@@ -2572,15 +2583,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VerdictView"];
-                };
-            };
-            /** @description A value that can't be taken */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };
@@ -2632,11 +2634,9 @@ export interface operations {
             content: {
                 "application/json": {
                     subject?: string;
-                    input?: {
-                        [key: string]: unknown;
-                    };
-                    instrument?: number | null;
+                    input?: unknown;
                     supersedes?: number | null;
+                    instrument?: number | null;
                     reason?: string;
                 };
             };
@@ -2649,15 +2649,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordedView"];
-                };
-            };
-            /** @description A value that can't be taken */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };
@@ -2679,9 +2670,7 @@ export interface operations {
                     parts: {
                         check: string;
                         subject?: string;
-                        input?: {
-                            [key: string]: unknown;
-                        };
+                        input?: unknown;
                         supersedes?: number | null;
                     }[];
                     instrument?: number | null;
@@ -2697,15 +2686,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordedView"];
-                };
-            };
-            /** @description A value that does not work */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };
@@ -2952,7 +2932,6 @@ export interface operations {
                 "application/json": {
                     reason: string;
                     owner: string;
-                    /** Format: date */
                     due: string;
                 };
             };
@@ -3003,7 +2982,19 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["SiteInput"];
+                "application/json": {
+                    name: string;
+                    address?: string;
+                    altitude?: number;
+                    safety?: {
+                        hospital?: string;
+                        roof_hatch_key?: string;
+                        gas_shut_off?: string;
+                        emergency_switch?: string;
+                        contact?: string;
+                        access?: string;
+                    };
+                };
             };
         };
         responses: {
@@ -3048,14 +3039,26 @@ export interface operations {
                 "Idempotency-Key": components["parameters"]["key"];
             };
             path: {
-                /** @description Sites with their jobs and machines, what waits for review, what was done, search. */
-                site: components["parameters"]["site"];
+                site: number;
             };
             cookie?: never;
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["SiteInput"];
+                "application/json": {
+                    name: string;
+                    address?: string;
+                    altitude?: number;
+                    safety?: {
+                        hospital?: string;
+                        roof_hatch_key?: string;
+                        gas_shut_off?: string;
+                        emergency_switch?: string;
+                        contact?: string;
+                        access?: string;
+                    };
+                    version: number;
+                };
             };
         };
         responses: {
@@ -3086,14 +3089,22 @@ export interface operations {
                 "Idempotency-Key": components["parameters"]["key"];
             };
             path: {
-                /** @description Sites with their jobs and machines, what waits for review, what was done, search. */
-                site: components["parameters"]["site"];
+                site: number;
             };
             cookie?: never;
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["JobInput"];
+                "application/json": {
+                    title: string;
+                    startsOn: string;
+                    endsOn: string;
+                    /** @enum {string} */
+                    type: "rooftop" | "condensing" | "compressor" | "vrf";
+                    startUpOnly?: boolean;
+                    facts?: ("curb" | "craned" | "carried" | "on_roof" | "nothing_old" | "old_empty" | "recovered" | "failed_compressor" | "drain" | "circuit_opened" | "no_brazing" | "flares" | "field_bulb" | "line_set" | "lines_reused" | "module_change" | "single_phase" | "pair" | "field_bus" | "shared_feeder" | "temporary_supply" | "taps" | "motor_taps" | "wiring" | "dials" | "tripped" | "ran_reversed" | "sheet_asks" | "sister_fault" | "first_start" | "warm_up" | "flammable" | "small_room" | "test_mode" | "fixed_orifice" | "gas_heat" | "electric_heat" | "heat_pump" | "float" | "outside_air" | "belt" | "staged" | "leaving_air" | "alarms" | "duct_detector")[];
+                    people?: unknown;
+                };
             };
         };
         responses: {
@@ -3115,13 +3126,19 @@ export interface operations {
                 "Idempotency-Key": components["parameters"]["key"];
             };
             path: {
-                job: components["parameters"]["job"];
+                job: number;
             };
             cookie?: never;
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["JobInput"];
+                "application/json": {
+                    title: string;
+                    startsOn: string;
+                    endsOn: string;
+                    people?: unknown;
+                    version: number;
+                };
             };
         };
         responses: {
@@ -3152,13 +3169,20 @@ export interface operations {
                 "Idempotency-Key": components["parameters"]["key"];
             };
             path: {
-                job: components["parameters"]["job"];
+                job: number;
             };
             cookie?: never;
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["MachineInput"];
+                "application/json": {
+                    name: string;
+                    place?: string;
+                    serial?: string;
+                    summary?: string;
+                    history?: string;
+                    sheet?: number | null;
+                };
             };
         };
         responses: {
@@ -3186,7 +3210,15 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["MachineInput"];
+                "application/json": {
+                    name: string;
+                    place?: string;
+                    serial?: string;
+                    summary?: string;
+                    history?: string;
+                    sheet?: number | null;
+                    version: number;
+                };
             };
         };
         responses: {
@@ -3524,8 +3556,7 @@ export interface operations {
                 "Idempotency-Key": components["parameters"]["key"];
             };
             path: {
-                /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
-                person: components["parameters"]["person"];
+                person: number;
             };
             cookie?: never;
         };
@@ -3564,8 +3595,7 @@ export interface operations {
                 "Idempotency-Key": components["parameters"]["key"];
             };
             path: {
-                /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
-                person: components["parameters"]["person"];
+                person: number;
             };
             cookie?: never;
         };
@@ -3923,15 +3953,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionView"];
-                };
-            };
-            /** @description Not right */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };

@@ -9,7 +9,7 @@ use App\Views\InstrumentView;
 use Carbon\CarbonImmutable;
 
 /** The company's instruments, by name. */
-final class InstrumentShelf
+final class InstrumentList
 {
     /** @return list<InstrumentView> */
     public function all(): array

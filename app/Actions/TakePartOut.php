@@ -43,6 +43,9 @@ final class TakePartOut
                 throw Refusal::field('subject', $subject, implode(', ', $parts));
             }
             $sheet = Standings::sheet($locked);
+            if ($fans !== [] && ! str_starts_with($subject, self::CIRCUIT)) {
+                throw Refusal::field('fans', $fans, 'no fans: they stop with a circuit, not with one compressor');
+            }
             foreach ($fans as $i => $fan) {
                 if (! in_array($fan, $sheet->fans(), true)) {
                     throw Refusal::field("fans.$i", $fan, implode(', ', $sheet->fans()));

@@ -121,7 +121,7 @@ test('a tagged-out compressor does not keep Run from being answered', async ({ p
   await page.getByRole('tab', { name: 'Job' }).click()
   await page.getByRole('button', { name: 'Tag a part out of service' }).click()
   const dialog = page.getByRole('dialog')
-  await dialog.locator('select').selectOption('compressor:C2')
+  await dialog.locator('select').selectOption('circuit:B')
   await dialog.getByLabel('Fan 2').check()
   await dialog.locator('#tag-why').fill('Windings open')
   await dialog.locator('#tag-wire').fill('T1 to T3 lifted and capped')

@@ -20,8 +20,9 @@ const supply = ref(false)
 const what = ref('')
 const taking = ref(false)
 const tag = ref({ subject: '', why: '', wire: '', who: '' })
-/** Fans that stand still with the part: nobody waits for their amps. */
+/** Fans that stand still with a circuit: nobody waits for their amps. */
 const fans = ref<string[]>([])
+const stopsFans = computed(() => tag.value.subject.startsWith('circuit:'))
 const back = ref<string | null>(null)
 const word = ref('')
 const facts = computed(() => machine.view?.facts.filter((fact) => fact.gates.includes(props.gate.gate)) ?? [])
@@ -161,7 +162,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
         () =>
           machine.tell(
             'parts-out',
-            { ...tag, fans },
+            { ...tag, fans: stopsFans ? fans : [] },
             {
               label: t('entries.part_disabled'),
               words: `${name(tag.subject)}: ${tag.why}`,
@@ -174,7 +175,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
       <select id="tag-subject" v-model="tag.subject">
         <option v-for="part in parts" :key="part" :value="part">{{ name(part) }}</option>
       </select>
-      <fieldset v-if="(machine.view?.fans.length ?? 0) > 0" class="fans">
+      <fieldset v-if="stopsFans && (machine.view?.fans.length ?? 0) > 0" class="fans">
         <legend>{{ t('parts.fans') }}</legend>
         <label v-for="fan in machine.view?.fans" :key="fan"
           ><input v-model="fans" type="checkbox" :value="fan" /> {{ fan }}</label

@@ -25,6 +25,6 @@ final class Limit
     /** Inside both limits, each included. What is no number is inside nothing. */
     public static function within(float $x, float $low, float $high): bool
     {
-        return $x >= $low - self::SLACK * max(1.0, abs($low)) && $x <= $high + self::SLACK * max(1.0, abs($high));
+        return ! is_nan($x) && ! self::under($x, $low) && ! self::over($x, $high);
     }
 }

@@ -13,11 +13,6 @@ namespace IronStart\Core\Verdict;
  */
 final class Uncertainty
 {
-    /** Shares of a voltmeter's, an ammeter's and a megohmmeter's accuracy; see the conventions of the rules. */
-    public const VOLTMETER = 0.01;
-    public const AMMETER = 0.02;
-    public const MEGOHMMETER = 0.10;
-
     private const TOGETHER = 0.95;
     private const ALONE = 0.30;
 

@@ -14,7 +14,7 @@ final class BoundaryTest extends TestCase
 {
     private const EVERYWHERE = [
         'lists' => 'array_column array_combine array_count_values array_diff array_diff_key array_fill array_fill_keys array_filter array_flip array_intersect array_intersect_key array_is_list array_key_first array_keys array_map array_merge array_pop array_push array_reverse array_search array_slice array_sum array_unique array_unshift array_values arsort count end in_array ksort max min range sort usort',
-        'numbers' => 'abs floatval floor intdiv intval is_finite sqrt',
+        'numbers' => 'abs floatval floor intdiv intval is_finite is_nan sqrt',
         'texts' => 'explode implode preg_match preg_replace preg_split sprintf str_contains str_repeat str_replace str_split str_starts_with strcmp strlen strpos strrchr strstr strtok strtolower strtoupper strtr strval substr trim ucfirst ctype_digit mb_check_encoding mb_strimwidth mb_strlen mb_strtolower mb_strtoupper mb_substr',
         'kinds' => 'get_debug_type get_object_vars is_array is_bool is_float is_int is_numeric is_scalar is_string property_exists',
         'json' => 'json_decode json_encode',

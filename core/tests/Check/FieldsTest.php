@@ -6,6 +6,7 @@ namespace IronStart\Core\Tests\Check;
 
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\FieldType;
+use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Gate\FactPlace;
 use IronStart\Core\Gate\JobType;
 use IronStart\Core\Judge\Registry;
@@ -58,6 +59,23 @@ final class FieldsTest extends TestCase
             }
         }
         $this->assertGolden('facts', $lines);
+    }
+
+    public function testTheChecksBelongWhereTheyWereRead(): void
+    {
+        $lines = [];
+        foreach (CheckTable::checks() as $check) {
+            $of = fn (string $base, bool $change = false): string => implode(' ', CheckTable::belongs($check, $base, range(1, 12), $change));
+            $parts = array_map(fn (string $base): string => "$base " . $of($base), ['machine', 'old_disconnect', 'loaded', 'planned', 'built', 'compressor:A']);
+            $late = implode(' ', CheckTable::belongs($check, 'machine', [7, 8, 9, 10, 11, 12], false));
+            $marks = array_keys(array_filter([
+                'running' => CheckTable::isRunning($check, 'machine'), 'ordered' => CheckTable::isOrdered($check, 'machine'), 'loaded is running' => CheckTable::isRunning($check, 'loaded'),
+                'hangs on the supply' => CheckTable::hangsOnSupply($check), 'hangs on the direction in 7' => CheckTable::hangsOnDirection($check, 'machine', 7), 'in 8' => CheckTable::hangsOnDirection($check, 'machine', 8),
+                'needs the start in 7' => CheckTable::needsStart($check, 'machine', 7), 'in 8 too' => CheckTable::needsStart($check, 'machine', 8), 'may wait for the season' => CheckTable::isDeferred($check, null),
+            ]));
+            $lines[] = "$check: " . implode(', ', $parts) . '; of a compressor change machine ' . $of('machine', true) . "; start-up only $late; one of " . CheckTable::oneOf($check) . '; undone by ' . implode(' ', CheckTable::undoneBy($check)) . '; ' . implode(', ', $marks);
+        }
+        $this->assertGolden('belongs', $lines);
     }
 
     /**

@@ -30,6 +30,24 @@ final class StandingTest extends TestCase
         yield 'of the same moment the stop, whichever comes first' => [self::REPLACED, [$circuit('clear', 'machine', 4), $circuit('stop', 'machine', 4, ['conductor_small'])], 'state:7', 'stopped'];
         yield 'a later clear lifts a stop' => [self::REPLACED, [$circuit('stop', 'machine', 4, ['conductor_small']), $circuit('clear', 'machine', 5)], 'state:7', 'asking'];
         yield 'an unfinished one lifts nothing' => [self::REPLACED, [$circuit('stop', 'machine', 4, ['conductor_small']), $circuit('open', 'machine', 5)], 'state:7', 'stopped'];
+        $power = array_map(fn (string $check): array => ['check' => $check, 'status' => 'clear', 'at' => 1, 'codes' => $check === 'power.rotation' ? ['proved'] : []], ['power.supply_identity', 'power.voltage', 'power.circuit', 'power.rotation']);
+        $controls = array_map(fn (string $check): array => ['check' => $check, 'status' => 'clear', 'at' => 2, 'codes' => $check === 'controls.sequence' ? ['sequence_proved'] : []], ['controls.terminals', 'controls.settings', 'controls.sequence']);
+        $startUp = ['start_up_only' => true] + self::REPLACED;
+        yield 'everything answered' => [$startUp, [...$power, ...$controls], 'state:11', 'answered'];
+        yield 'answered and held by the put-back list' => [$startUp + ['put_back' => [['id' => '1', 'shuts' => [11]]]], [...$power, ...$controls], 'state:11', 'asking'];
+        yield 'held, and not its turn' => [$startUp + ['put_back' => [['id' => '1', 'shuts' => [11]]]], [$power[0], ...$controls], 'state:11', 'asking'];
+        yield 'answered before its turn' => [$startUp, [$power[0], ...$controls], 'state:11', 'asking'];
+        $two = ['compressors' => ['C1', 'C2']] + $startUp;
+        $lock = ['check' => 'power.lockout', 'status' => 'clear', 'at' => 5];
+        $tag = ['disabled' => [['subject' => 'compressor:C2', 'why' => 'x', 'wire' => 'x', 'who' => 'x', 'at' => 6]]];
+        foreach (['grounded' => 'asking', 'cold_reading' => 'asking', 'flat' => 'asking', 'in_vacuum' => 'asking', 'still_live' => 'stopped'] as $code => $state) {
+            yield "tagged out with $code" => [$two + $tag, [['check' => 'compressor.insulation', 'subject' => 'compressor:C2', 'status' => 'stop', 'codes' => [$code], 'at' => 4], $lock], 'state:7', $state];
+        }
+        $season = fn (array $item): array => $startUp + ['circuits' => ['A'], 'open_items' => [$item + ['id' => '1', 'check' => 'charge.state', 'subject' => 'circuit:A', 'owner' => 'Some lead', 'due' => '2027-05-01']]];
+        yield 'the season forbids it, and somebody has it' => [$season([]), $power, $asked('9', 'charge.state:circuit:A'), false];
+        yield 'nobody has it' => [$season(['owner' => '']), $power, $asked('9', 'charge.state:circuit:A'), true];
+        yield 'the item is about something else' => [$season(['check' => 'charge.trim']), $power, $asked('9', 'charge.state:circuit:A'), true];
+        yield 'the item is about another circuit' => [['circuits' => ['A', 'B']] + $season(['subject' => 'circuit:B']), $power, $asked('9', 'charge.state:circuit:A'), true];
         $doubted = ['check' => 'power.lockout', 'subject' => 'machine', 'status' => 'stop', 'codes' => ['still_live'], 'at' => 4, 'suspect' => true];
         $again = fn (string $subject, string $status, int $at): array => ['check' => 'power.lockout', 'subject' => $subject, 'status' => $status, 'at' => $at];
         yield 'a doubted danger with nothing since' => [['start_up_only' => true] + self::REPLACED, [$doubted], $asked('7', 'power.lockout:machine'), true];

@@ -27,6 +27,7 @@ test('the pictures of the README', async ({ page }) => {
   await seen(page, 'C1', 'no', 'loud', '5.1')
   await choose(page, /^Blower/, 'backwards')
   await expect(verdict(page)).toContainText('C1 and Blower run backwards')
+  await page.locator('.frame .body').evaluate((el) => (el.scrollTop = 0))
   await page.screenshot({ path: `${FOLDER}/machine-power.png` })
 
   await page.getByRole('link', { name: 'Today' }).click()
@@ -89,6 +90,6 @@ test('the office and the shelf', async ({ page }) => {
   await page.getByLabel('MCA').fill('33.4')
   await page.getByLabel('Rated amps').nth(2).fill('8.1')
   await page.getByRole('button', { name: 'Save as a new version' }).click()
-  await expect(page.getByText('2 figures differ')).toBeVisible()
+  await expect(page.getByText('2 figures differ.')).toBeVisible()
   await page.screenshot({ path: `${FOLDER}/shelf-sheet.png` })
 })

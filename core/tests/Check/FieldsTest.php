@@ -58,6 +58,7 @@ final class FieldsTest extends TestCase
                 $lines[] = "$type->value $gate: " . implode(' ', array_map(fn (string $f): string => in_array($f, $now, true) ? $f : "($f)", FactPlace::at($gate, $type, $all)));
             }
         }
+        $lines[] = 'of the machine: ' . implode(' ', FactPlace::OF_THE_MACHINE);
         $this->assertGolden('facts', $lines);
     }
 

@@ -66,4 +66,10 @@ final class SpeakerTest extends TestCase
     {
         return (new Speaker(Phrases::shipped()))->verdict((new Registry())->get('power.voltage'), new Judgement($findings), 'us');
     }
+
+    public function testALimitIsToldApartAsFarAsThreeMoreDecimalsGo(): void
+    {
+        $say = fn (float $value): string => (new \IronStart\Core\Wording\Formatter())->say(\IronStart\Core\Verdict\Said::percent($value, 2.0), 'us');
+        self::assertSame(['2%', '2.04%', '2.0004%', '2%'], array_map($say, [2.0, 2.04, 2.0004, 2.00004]));
+    }
 }

@@ -220,7 +220,7 @@ const drawn = computed(() => (past.value ?? main.verdict.value)?.drawing as Draw
 const drawnSecond = computed(() => (pastSecond.value ?? other?.verdict.value)?.drawing as Drawing | undefined)
 const shownInput = computed(() => past.value?.input ?? first.value.input)
 const sketched = computed(
-  () => (past.value ?? main.verdict.value) as Pick<Verdict, 'values' | 'drawing'> | null,
+  () => (past.value ?? main.verdict.value) as Pick<Verdict, 'values' | 'drawing' | 'status'> | null,
 )
 
 /** The server's word for a value, without the name of the key. */
@@ -442,6 +442,9 @@ defineExpose({ record, correct })
   min-width: 0;
 }
 .left {
+  position: sticky;
+  top: 0;
+  align-self: start;
   order: -1;
 }
 .left.past {
@@ -499,6 +502,7 @@ defineExpose({ record, correct })
     overflow: visible;
   }
   .left {
+    position: static;
     margin-top: 12px;
   }
   .foot {

@@ -230,7 +230,7 @@ h1 {
   gap: 5px;
   flex: none;
   min-height: 44px;
-  padding: 0 6px;
+  padding: 0 5px;
   border: 0;
   border-bottom: 3px solid transparent;
   background: none;

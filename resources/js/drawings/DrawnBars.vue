@@ -33,7 +33,14 @@ const told = computed(
     <g v-for="(bar, i) in drawing.bars" :key="bar.name" :transform="`translate(0 ${i * STEP})`">
       <text x="0" y="14" font-size="15">{{ bar.name }}</text>
       <rect x="0" y="19" :width="x(bar.value ?? 0)" height="19" :class="bar.is" />
-      <text v-if="bar.value !== null" :x="x(bar.value) + 6" y="35" class="fig" font-size="20">
+      <text
+        v-if="bar.value !== null"
+        :x="drawing.limit === null ? x(bar.value) + 6 : WIDTH"
+        :text-anchor="drawing.limit === null ? 'start' : 'end'"
+        y="35"
+        class="fig"
+        font-size="20"
+      >
         {{ short(bar.value, bar.value < 100 && drawing.unit !== '%' ? 1 : 0) }}{{ unit }}
       </text>
       <rect v-else x="0" y="19" width="60" height="19" class="empty" />

@@ -9,6 +9,8 @@ const { t } = useI18n()
 const word = (value: unknown) => (typeof value === 'string' ? value : undefined)
 const lockAt = computed(() => word(props.input.lock_at))
 const workAt = computed(() => word(props.input.work_at))
+/** Dead is said of what was tested, never of what was only switched off. */
+const off = computed(() => t(props.verdict?.status === 'clear' ? 'lockout.dead' : 'lockout.off'))
 const upstream = computed(() => lockAt.value === 'upstream')
 const danger = computed(() => workAt.value === 'line_side' && !upstream.value)
 </script>
@@ -20,13 +22,13 @@ const danger = computed(() => workAt.value === 'line_side' && !upstream.value)
     <text x="90" y="50" text-anchor="middle" font-size="15">{{ t('lockout.board') }}</text>
     <line x1="90" y1="64" x2="90" y2="120" :class="upstream ? 'dead' : 'live'" />
     <text x="114" y="97" font-size="15" :class="upstream ? 'off' : 'hot'">
-      {{ upstream ? t('lockout.dead') : t('lockout.live') }} · {{ t('lockout.line') }}
+      {{ upstream ? off : t('lockout.live') }} · {{ t('lockout.line') }}
     </text>
     <rect x="30" y="120" width="120" height="38" class="box" />
     <text x="90" y="144" text-anchor="middle" font-size="15">{{ t('rotation.disconnect') }}</text>
     <line x1="90" y1="158" x2="90" y2="210" :class="lockAt ? 'dead' : 'live'" />
     <text x="114" y="188" font-size="15" :class="lockAt ? 'off' : 'hot'">
-      {{ lockAt ? t('lockout.dead') : t('lockout.live') }} · {{ t('lockout.load') }}
+      {{ lockAt ? off : t('lockout.live') }} · {{ t('lockout.load') }}
     </text>
     <rect x="30" y="210" width="120" height="38" class="box" />
     <text x="90" y="234" text-anchor="middle" font-size="15">{{ t('rotation.terminals') }}</text>

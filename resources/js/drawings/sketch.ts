@@ -2,7 +2,7 @@ import type { Verdict } from '@/api/client'
 
 /** What a sketch is given: the verdict as far as there is one, and what was typed or recorded. */
 export type SketchProps = {
-  verdict: Pick<Verdict, 'values' | 'drawing'> | null
+  verdict: Pick<Verdict, 'values' | 'drawing' | 'status'> | null
   input: Record<string, unknown>
 }
 

@@ -25,6 +25,11 @@ final class Prefill
     /** At the old disconnect the sheet of the new unit says nothing of it. */
     private const OF_THE_OLD_UNIT = 'power.lockout';
 
+    /** @var array<string, list<Field>> made once: a screen asks for those of every check, twice */
+    private array $fields = [];
+    /** @var array{int, array<string, array<string, array<string, mixed>>>} what the sheet gives, by check and subject, of the version asked last */
+    private array $given = [-1, []];
+
     public function __construct(private readonly Judge $judge)
     {
     }
@@ -32,15 +37,12 @@ final class Prefill
     /** @return array<string, array<string, array<string, mixed>>> by check and subject */
     public function of(Machine $machine, User $person, Past $past): array
     {
-        $sheet = Standings::sheet($machine);
         $filled = [];
-        foreach ($this->judge->registry->ids() as $id) {
-            if ($id === 'job.gates') {
-                continue;
-            }
-            foreach (self::subjects($id, $sheet) as $subject) {
-                $check = $this->judge->registry->get($id);
-                $input = self::brought($check, self::fromSheet($check, $sheet, $subject) + self::ofReader($check, $machine, $person), $past, $subject);
+        foreach ($this->given($machine) as $id => $subjects) {
+            $check = $this->judge->registry->get($id);
+            $ofReader = $this->ofReader($id, $machine, $person);
+            foreach ($subjects as $subject => $fromSheet) {
+                $input = self::brought($check, $fromSheet + $ofReader, $past, $subject);
                 if ($input !== []) {
                     $filled[$id][$subject] = $input;
                 }
@@ -87,12 +89,10 @@ final class Prefill
     /** @return array<string, array<string, array<string, string>>> figures of the sheet by check, subject and field */
     public function plate(Machine $machine): array
     {
-        $sheet = Standings::sheet($machine);
         $plate = [];
-        foreach ($this->judge->registry->ids() as $id) {
-            $check = $this->judge->registry->get($id);
-            foreach ($id === 'job.gates' ? [] : self::subjects($id, $sheet) as $subject) {
-                $figures = TypedOver::figures($check->fields(), self::fromSheet($check, $sheet, $subject));
+        foreach ($this->given($machine) as $id => $subjects) {
+            foreach ($subjects as $subject => $fromSheet) {
+                $figures = TypedOver::figures($this->fields($id), $fromSheet);
                 if ($figures !== []) {
                     $plate[$id][$subject] = $figures;
                 }
@@ -100,6 +100,31 @@ final class Prefill
         }
 
         return $plate;
+    }
+
+    /** @return array<string, array<string, array<string, mixed>>> by check and subject */
+    private function given(Machine $machine): array
+    {
+        // A version of a sheet never changes; no sheet is version 0.
+        $version = (int) $machine->sheet_version_id;
+        if ($this->given[0] !== $version) {
+            $sheet = Standings::sheet($machine);
+            $given = [];
+            foreach ($this->judge->registry->ids() as $id) {
+                foreach ($id === 'job.gates' ? [] : self::subjects($id, $sheet) as $subject) {
+                    $given[$id][$subject] = $id === self::OF_THE_OLD_UNIT && $subject === 'old_disconnect' ? [] : $sheet->fill($this->fields($id), $subject);
+                }
+            }
+            $this->given = [$version, $given];
+        }
+
+        return $this->given[1];
+    }
+
+    /** @return list<Field> */
+    private function fields(string $id): array
+    {
+        return $this->fields[$id] ??= $this->judge->registry->get($id)->fields();
     }
 
     /**
@@ -125,10 +150,10 @@ final class Prefill
     }
 
     /** @return array<string, mixed> */
-    private static function ofReader(Check $check, Machine $machine, User $person): array
+    private function ofReader(string $id, Machine $machine, User $person): array
     {
         $input = [];
-        foreach ($check->fields() as $field) {
+        foreach ($this->fields($id) as $field) {
             if ($field->ofJob) {
                 $input[$field->name] = $machine->job->type;
             } elseif ($field->ofReader) {

@@ -139,8 +139,9 @@ final class ControlVoltage implements Check, DrawsOnRecord, Draws
         $off = $nothing ? [] : self::difference($judged['difference'] ?? 0.0, $secondary, $expected);
         $worthMoving = ! Limit::under((abs($supply - $tap) - abs($supply - $right)) / ($supply * self::NEARER), 1.0);
         $scale = $nominal / self::NOMINAL;
-        $wouldHelp = ! $nothing && ((Limit::under($secondary, self::CLEAR[0] * $scale) && $right < $tap) || (Limit::over($secondary, self::CLEAR[1] * $scale) && $right > $tap));
-        $wrong = $right !== $tap && ($worthMoving || $wouldHelp) ? [Finding::watch('wrong_tap', $said, $off === [] ? 'wrong_tap' : 'wrong_tap_and_off')] : [];
+        $moved = $right <=> $tap;
+        $wouldHelp = ! $nothing && ((Limit::under($secondary, self::CLEAR[0] * $scale) && $moved === -1) || (Limit::over($secondary, self::CLEAR[1] * $scale) && $moved === 1));
+        $wrong = $moved !== 0 && ($worthMoving || $wouldHelp) ? [Finding::watch('wrong_tap', $said, $off === [] ? 'wrong_tap' : 'wrong_tap_and_off')] : [];
         $band = $nothing ? [Finding::stop('no_secondary', ['secondary' => Said::volts($secondary)])] : self::band($secondary, $nominal, $wrong !== []);
 
         return [...$band, ...$wrong, ...$off];

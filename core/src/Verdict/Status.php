@@ -12,6 +12,9 @@ enum Status: string
     case Watch = 'watch';
     case Clear = 'clear';
 
+    /** By weight. */
+    private const RISING = [self::Clear, self::Watch, self::Open, self::Stop];
+
     /** 0 for clear up to 3 for stop. */
     public function weight(): int
     {
@@ -25,6 +28,6 @@ enum Status: string
 
     public function worse(self $other): self
     {
-        return $other->weight() > $this->weight() ? $other : $this;
+        return self::RISING[max($this->weight(), $other->weight())];
     }
 }

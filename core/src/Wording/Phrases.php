@@ -72,7 +72,8 @@ final class Phrases
     public function word(string $group, string $key): string
     {
         $words = $this->area('common')['words'] ?? [];
-        $word = is_array($words) && is_array($words[$group] ?? null) ? ($words[$group][$key] ?? null) : null;
+        $words = is_array($words) ? ($words[$group] ?? []) : [];
+        $word = is_array($words) ? ($words[$key] ?? null) : null;
 
         return is_string($word) ? $word : throw UnknownPhrase::named("word $group.$key");
     }

@@ -36,7 +36,13 @@ final class StandingTest extends TestCase
         yield 'everything answered' => [$startUp, [...$power, ...$controls], 'state:11', 'answered'];
         yield 'answered and held by the put-back list' => [$startUp + ['put_back' => [['id' => '1', 'shuts' => [11]]]], [...$power, ...$controls], 'state:11', 'asking'];
         yield 'held, and not its turn' => [$startUp + ['put_back' => [['id' => '1', 'shuts' => [11]]]], [$power[0], ...$controls], 'state:11', 'asking'];
+        yield 'open, and nobody began' => [$startUp, $power, 'state:11', 'not_yet'];
         yield 'answered before its turn' => [$startUp, [$power[0], ...$controls], 'state:11', 'asking'];
+        $again = [['check' => 'power.lockout', 'status' => 'clear', 'at' => 5], ['check' => 'list.prestart', 'status' => 'clear', 'at' => 6]];
+        $stop = fn (string $check, string $code): array => ['check' => $check, 'status' => 'stop', 'codes' => [$code], 'at' => 4];
+        yield 'what only a start disproves lets itself be started, locked out and walked' => [$startUp, [...$power, $stop('power.running_amps', 'locked_rotor'), ...$again], 'start_refused has danger', false];
+        yield 'but not before' => [$startUp, [...$power, $stop('power.running_amps', 'locked_rotor'), $again[1]], 'start_refused has danger', true];
+        yield 'what a reading disproves stays' => [$startUp, [...$power, $stop('power.supply_identity', 'wrong_supply'), ...$again], 'start_refused has danger', true];
         $two = ['compressors' => ['C1', 'C2']] + $startUp;
         $lock = ['check' => 'power.lockout', 'status' => 'clear', 'at' => 5];
         $tag = ['disabled' => [['subject' => 'compressor:C2', 'why' => 'x', 'wire' => 'x', 'who' => 'x', 'at' => 6]]];
@@ -70,6 +76,22 @@ final class StandingTest extends TestCase
         }
         [$name, $row] = explode(' has ', $value) + [1 => ''];
         self::assertSame($is, $row === '' ? $values[$name] ?? null : in_array($row, $values[$name] ?? [], true), json_encode($values) ?: '');
+    }
+
+    /** @return iterable<string, array{list<string>}> */
+    public static function names(): iterable
+    {
+        yield 'with a slash' => [['A/B']];
+        yield 'blank' => [[' ', 'B']];
+        yield 'twice' => [['A', 'A']];
+    }
+
+    /** @param list<string> $names */
+    #[DataProvider('names')]
+    public function testANameOfACircuitIsOneNameOnce(array $names): void
+    {
+        $this->expectException(\IronStart\Core\Check\InputError::class);
+        Core::judge()->input('job.gates', ['job_type' => 'rooftop', 'circuits' => $names]);
     }
 
     public function testBeforeAMomentIsWithoutIt(): void

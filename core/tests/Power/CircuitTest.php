@@ -20,6 +20,21 @@ final class CircuitTest extends TestCase
         self::assertGreaterThan($correction('11 degC'), $correction('10 degC'));
     }
 
+    public function testASizeIsNamedAsItIsMarked(): void
+    {
+        $said = fn (string $size): string => Core::judge()->judge('power.circuit', ['conductor' => $size] + self::WIRE, 'us')->headline;
+        foreach (['6' => '#6 ', '1/0' => '1/0 ', '250' => '250 kcmil', '300' => '300 kcmil'] as $size => $name) {
+            self::assertStringContainsString($name, $said((string) $size));
+        }
+    }
+
+    public function testThreeThatAreMissingAreNamedAndMoreAreCounted(): void
+    {
+        $say = fn (int $given): string => Core::judge()->judge('power.leg_roll', array_slice(array_fill_keys(['before_t1', 'before_t2', 'before_t3', 'after_t1', 'after_t2', 'after_t3'], '10 A'), 0, $given), 'us')->headline;
+        self::assertStringNotContainsString('more', $say(3));
+        self::assertStringContainsString('and 3 more', $say(2));
+    }
+
     public function testTheBetterPlaceIsOneThatDiffersByMoreThanAPoint(): void
     {
         $better = fn (float $before): mixed => Core::judge()->judge('power.leg_roll', array_combine(['before_t1', 'before_t2', 'before_t3', 'after_t1', 'after_t2', 'after_t3'], array_map(fn (float $a): string => "$a A", [10, 10, $before, 10, 10, 10.6])), 'us')->judgement->values['best_position']->value;

@@ -47,7 +47,6 @@ final class Standings
                 new EquipmentSheet($sheets[$machine->sheet_version_id]->body ?? []),
                 TapeState::from($rows[$machine->id] ?? []),
                 $putBacks[$machine->id] ?? collect(),
-                false,
             );
         }
 
@@ -64,7 +63,7 @@ final class Standings
     {
         $out = array_map(fn (PutBackView $v): \stdClass => (object) ['id' => $v->id, 'what' => $v->what, 'shuts' => json_encode($v->shuts), 'closing' => $v->closed ? 1 : null, 'is_left' => $v->left !== ''], $putBack);
 
-        return $this->judge($machine, self::sheet($machine), TapeState::from($rows->whereIn('kind', TapeState::KINDS)), collect($out), true);
+        return $this->judge($machine, self::sheet($machine), TapeState::from($rows->whereIn('kind', TapeState::KINDS)), collect($out));
     }
 
     /** What a machine's tape comes to, without judging it. */
@@ -105,7 +104,7 @@ final class Standings
     {
         return $moment === null
             ? $this->ofOne($machine)
-            : $this->judge($machine, self::sheet($machine), TapeState::from($this->rows([$machine->id], $moment)), collect(), false);
+            : $this->judge($machine, self::sheet($machine), TapeState::from($this->rows([$machine->id], $moment)), collect());
     }
 
     /**
@@ -121,7 +120,7 @@ final class Standings
             ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
             ->leftJoin('overrides', Entry::beside('overrides'))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
-            ->select(['entries.machine_id', 'entries.at', 'entries.kind', 'entries.user_id', 'entries.about', 'entries.details', 'entries.reason', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'suspect_marks.target_at', 'overrides.gate', 'overrides.role'])
+            ->select(['entries.machine_id', 'entries.at', 'entries.kind', 'entries.user_id', 'entries.about', 'entries.details', 'entries.reason', 'entries.out_of_order', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'suspect_marks.target_at', 'overrides.gate', 'overrides.role'])
             ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\'->>0 AS next')
             ->toBase()->get();
     }
@@ -132,7 +131,7 @@ final class Standings
     }
 
     /** @param Collection<int, \stdClass> $putBacks */
-    private function judge(Machine $machine, EquipmentSheet $sheet, TapeState $state, Collection $putBacks, bool $withOrder): Standing
+    private function judge(Machine $machine, EquipmentSheet $sheet, TapeState $state, Collection $putBacks): Standing
     {
         $out = $list = [];
         foreach ($putBacks as $row) {
@@ -142,7 +141,11 @@ final class Standings
             }
         }
         $job = self::job($machine, $sheet, $state);
-        $gates = Gates::of($job, $state->recorded, new GateInput($list, $state->overrides, array_values($state->disabled()), $state->signatures(), $state->openItems(), $state->supplyChangedAt), $withOrder);
+        $gates = Gates::of($job, $state->recorded, new GateInput($list, $state->overrides, array_values($state->disabled()), $state->signatures(), $state->openItems(), $state->supplyChangedAt), false);
+        // What came too early was found when it was recorded, and stands on the tape.
+        foreach ($state->tooEarly as $gate => $_) {
+            $gates->gates[$gate]->outOfOrder = true;
+        }
         $words = $state->words($job, $out);
         $lines = $this->speaker->lines($gates, $words);
 

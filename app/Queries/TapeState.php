@@ -39,6 +39,9 @@ final class TapeState
 
     public ?float $supplyChangedAt = null;
 
+    /** @var array<int, true> gates with a reading that came too early for them */
+    public array $tooEarly = [];
+
     /** The entry of the last review, and the last that arrived of those that say something of the machine. */
     public int $reviewed = 0;
 
@@ -149,6 +152,9 @@ final class TapeState
     private function check(\stdClass $row, int $rank, bool $suspect): void
     {
         $this->recorded[] = new Recorded($row->check, $row->subject, Status::from($row->status), array_values((array) json_decode($row->codes, true)), (float) $rank, $suspect);
+        foreach ($suspect ? [] : (array) json_decode($row->out_of_order ?? '[]', true) as $gate) {
+            $this->tooEarly[(int) $gate] = true;
+        }
         if (! $suspect) {
             $this->said["$row->check:$row->subject"] = ['check' => $row->check, 'subject' => $row->subject, 'headline' => (string) $row->headline, 'next' => (string) $row->next];
         }

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// The gates of a machine with 300 entries, in the core alone: as the application judges them, entries as objects; and from text.
+// The gates of a machine with 300 entries, in the core alone: as the application judges them, entries as objects, what came too early taken from
+// the tape; and from text, with the order of time worked out anew.
 
 use IronStart\Core\Core;
 use IronStart\Core\Gate\GateInput;
@@ -45,7 +46,7 @@ $timed = function (callable $once): array {
 };
 $application = $timed(function () use ($objects, $given, $speaker, $words): void {
     $job = Job::of(JobType::Condensing, false, [], ['circuit_opened', 'craned'], ['A', 'B'], [], [], [], [], [], [], $objects);
-    $gates = Gates::of($job, $objects, $given, true);
+    $gates = Gates::of($job, $objects, $given, false);
     $lines = $speaker->lines($gates, $words);
     $speaker->refused($gates, $lines, $words);
     $speaker->next($gates, $words);

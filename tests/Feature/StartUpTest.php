@@ -83,6 +83,7 @@ final class StartUpTest extends FeatureTestCase
         $machine = $this->machine($starter);
         $early = $this->write($starter, "machines/$machine->id/checks/power.running_amps", ['reason' => 'bumped it', 'input' => ['doors_on' => true, 'loads' => [['name' => 'Blower', 'kind' => 'blower', 'amps_a' => '7 A', 'amps_b' => '7 A', 'amps_c' => '7 A', 'plate_amps' => '7.6 A']]]]);
         $early->assertCreated()->assertJsonPath('machine.tape.0.outOfOrder', [8])->assertJsonPath('machine.tape.0.reason', 'bumped it');
+        self::assertContains('out_of_order', $early->json('machine.gates.7.flags'));
     }
 
     /** @return array{User, Machine} */

@@ -49,7 +49,6 @@ export const rotation: BenchSpec = {
   rows: [
     words('meter'),
     words('monitor'),
-    words('meter_confirmed'),
     table(
       'loads',
       [
@@ -62,6 +61,7 @@ export const rotation: BenchSpec = {
       ],
       { facts: ['plate_amps'], of: canTell },
     ),
+    words('meter_confirmed'),
   ],
   untold,
 }

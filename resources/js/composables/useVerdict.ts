@@ -4,7 +4,7 @@ import { answer, api, Refused, Unreachable, type ProblemView, type Verdict } fro
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 
-const PAUSE_MS = 40
+const PAUSE_MS = 25
 const AGAIN_MS = 3000
 
 /**

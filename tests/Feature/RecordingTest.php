@@ -109,4 +109,19 @@ final class RecordingTest extends FeatureTestCase
             ->assertJsonPath('machine.tape.0.deviceAt', '2026-05-04T09:30:00.250Z');
         $this->write($starter, "machines/$machine->id/notes", ['text' => 'x'], ['X-Device-Time' => 'yesterday'])->assertStatus(422)->assertJsonPath('field', 'X-Device-Time');
     }
+
+    public function testANameplateVoltageIsTakenAsItIsPrinted(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $machine = $this->machine($starter);
+        $legs = ['volts_ab' => '481 V', 'volts_bc' => '478 V', 'volts_ca' => '484 V'];
+        foreach (['460V-3Ph-60Hz', '460/3/60'] as $printed) {
+            $this->write($starter, 'judge/power.voltage', ['input' => $legs + ['plate_voltage' => $printed]])->assertOk()->assertJsonPath('status', 'clear');
+            $this->record($starter, $machine, 'power.voltage', $legs + ['plate_voltage' => $printed])->assertCreated()->assertJsonPath('machine.tape.0.input.plate_voltage', '460/3/60');
+        }
+        foreach (['460V' => 'clear', '460 V' => 'clear'] as $printed => $status) {
+            $this->write($starter, 'judge/power.voltage', ['input' => $legs + ['plate_voltage' => $printed]])->assertJsonPath('status', $status);
+        }
+        $this->write($starter, 'judge/power.voltage', ['input' => $legs + ['plate_voltage' => 'high']])->assertStatus(422)->assertJsonPath('field', 'plate_voltage');
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Bodies\AsPrinted;
 use App\Http\Bodies\Body;
 use App\Http\Bodies\Writes;
 use App\Queries\CheckCatalogue;
@@ -33,6 +34,6 @@ final class JudgeController
     {
         $body = Body::of($request, 'judge');
 
-        return Reply::with($this->judge->judge($check, $body->raw('input') ?? new \stdClass(), $body->text('units') === 'si' ? 'si' : 'us')->toArray());
+        return Reply::with($this->judge->judge($check, AsPrinted::input($body->raw('input')) ?? new \stdClass(), $body->text('units') === 'si' ? 'si' : 'us')->toArray());
     }
 }

@@ -13,6 +13,7 @@ use App\Actions\OpenPutBack;
 use App\Actions\PressStart;
 use App\Actions\RecordCheck;
 use App\Actions\RecordedInput;
+use App\Http\Bodies\AsPrinted;
 use App\Http\Bodies\Body;
 use App\Http\Bodies\Writes;
 use App\Http\DeviceHeaders;
@@ -152,6 +153,6 @@ final class MachineController
             throw Refusal::field('instrument', $instrument, 'one of the company\'s instruments');
         }
 
-        return new RecordedInput($check, trim($subject) === '' ? 'machine' : trim($subject), $input ?? new \stdClass(), $instrument, $supersedes, $body->text('reason'));
+        return new RecordedInput($check, trim($subject) === '' ? 'machine' : trim($subject), AsPrinted::input($input) ?? new \stdClass(), $instrument, $supersedes, $body->text('reason'));
     }
 }

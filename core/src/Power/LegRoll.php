@@ -109,7 +109,11 @@ final class LegRoll implements Check, Draws
     /** @return 'same'|'before'|'after' where the lines are better left */
     private static function better(float $before, float $after): string
     {
-        return ! Limit::over(abs($before - $after), self::SAME) ? 'same' : ($after < $before ? 'after' : 'before');
+        return match (Limit::over(abs($before - $after), self::SAME) ? $after <=> $before : 0) {
+            -1 => 'after',
+            1 => 'before',
+            default => 'same',
+        };
     }
 
     /**

@@ -27,7 +27,7 @@ final class TypedOver
             $value = $filled[$field->name] ?? null;
             if ($field->type === FieldType::Items) {
                 foreach (is_array($value) ? $value : [] as $item) {
-                    $name = is_array($item) && $field->uniqueBy !== null ? ($item[$field->uniqueBy] ?? null) : null;
+                    $name = is_array($item) ? ($item[$field->uniqueBy ?? ''] ?? null) : null;
                     foreach (is_string($name) ? self::figures($field->fields, $item) : [] as $member => $figure) {
                         $figures["$field->name.$name.$member"] = $figure;
                     }

@@ -78,6 +78,16 @@ final class StandingTest extends TestCase
         self::assertSame($is, $row === '' ? $values[$name] ?? null : in_array($row, $values[$name] ?? [], true), json_encode($values) ?: '');
     }
 
+    public function testEachOfFiveChecksSaysThatACircuitWasOpened(): void
+    {
+        foreach (['piping.purge', 'piping.flare_torque', 'list.pipe', 'tight.hold', 'dry.decay'] as $check) {
+            $values = Core::judge()->judge('job.gates', json_decode((string) json_encode(['recorded' => [['check' => $check, 'status' => 'clear', 'at' => 1]]] + self::REPLACED)), 'us')->judgement->values;
+            self::assertNotSame('not_on_job', $values['state:6']->value, $check);
+        }
+        $values = Core::judge()->judge('job.gates', json_decode((string) json_encode(['recorded' => [['check' => 'list.set', 'status' => 'clear', 'at' => 1]]] + self::REPLACED)), 'us')->judgement->values;
+        self::assertSame('not_on_job', $values['state:6']->value);
+    }
+
     /** @return iterable<string, array{list<string>}> */
     public static function names(): iterable
     {

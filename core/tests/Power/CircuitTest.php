@@ -35,6 +35,13 @@ final class CircuitTest extends TestCase
         self::assertStringContainsString('and 3 more', $say(2));
     }
 
+    public function testNoDropIsToldWithoutALength(): void
+    {
+        $values = fn (array $more): array => Core::judge()->judge('power.circuit', $more + self::WIRE, 'us')->judgement->values;
+        self::assertArrayNotHasKey('drop', $values(['line_voltage' => '480 V']));
+        self::assertArrayHasKey('drop', $values(['line_voltage' => '480 V', 'length' => '86 ft']));
+    }
+
     public function testTheBetterPlaceIsOneThatDiffersByMoreThanAPoint(): void
     {
         $better = fn (float $before): mixed => Core::judge()->judge('power.leg_roll', array_combine(['before_t1', 'before_t2', 'before_t3', 'after_t1', 'after_t2', 'after_t3'], array_map(fn (float $a): string => "$a A", [10, 10, $before, 10, 10, 10.6])), 'us')->judgement->values['best_position']->value;

@@ -46,6 +46,17 @@ final class GateSpeakerTest extends TestCase
         self::assertStringContainsString('no lockout was recorded in between', $this->lines([$stop, $again])[6]->sentence);
     }
 
+    public function testThatNothingIsLeftIsSaidAtTheEndAndOnlyThen(): void
+    {
+        $notes = fn (array $job): array => array_map(fn ($line): string => implode(' ', $line->notes), self::speaker()->lines(self::gates($job), new GateWords()));
+        $lock = ['check' => 'power.lockout', 'status' => 'clear', 'at' => 8];
+        $tag = fn (string $name): array => ['subject' => "compressor:$name", 'why' => 'x', 'wire' => 'x', 'who' => 'x', 'at' => 9];
+        $all = $notes(['compressors' => ['C1', 'C2'], 'disabled' => [$tag('C1'), $tag('C2')], 'recorded' => [$lock]]);
+        self::assertStringContainsString('nothing to turn over', $all[11]);
+        self::assertStringNotContainsString('nothing to turn over', $all[6]);
+        self::assertStringNotContainsString('nothing to turn over', $notes([])[11]);
+    }
+
     public function testATagWithoutALockoutIsSaidAsOne(): void
     {
         $speaker = self::speaker();

@@ -48,6 +48,14 @@ final class CircuitTest extends TestCase
         self::assertSame(['before', 'same', 'after'], [$better(10.44), $better(10.46), $better(10.76)]);
     }
 
+    public function testTheLineDecidesOnlyWhereItReachesTheMotor(): void
+    {
+        $deaf = fn (string $drive): array => Core::judge()->judge('power.rotation', ['meter' => 'cba', 'loads' => [['name' => 'B', 'kind' => 'blower', 'drive' => $drive, 'observed' => 'backwards']]], 'us')->judgement->values['insensitive_loads']->value;
+        foreach (['across_line' => [], 'soft_starter' => [], 'part_winding' => [], 'inverter' => ['B'], 'ecm' => ['B'], 'single_phase' => ['B']] as $drive => $is) {
+            self::assertSame($is, $deaf($drive), $drive);
+        }
+    }
+
     public function testAProofThatIsOwedSaysWhetherThePowerIsOff(): void
     {
         $next = fn (array $checked): string => implode(' ', Core::judge()->judge('power.rotation', ['meter' => 'abc', 'loads' => [['name' => 'C1', 'kind' => 'scroll', 'drive' => 'across_line', 'pressure_moved' => true, 'noise' => 'normal', 'hours_backwards' => '5 min', 'checked' => $checked]]], 'us')->next);

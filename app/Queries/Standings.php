@@ -143,8 +143,8 @@ final class Standings
         $job = self::job($machine, $sheet, $state);
         $gates = Gates::of($job, $state->recorded, new GateInput($list, $state->overrides, array_values($state->disabled()), $state->signatures(), $state->openItems(), $state->supplyChangedAt), false);
         // What came too early was found when it was recorded, and stands on the tape.
-        foreach ($state->tooEarly as $gate => $_) {
-            $gates->gates[$gate]->outOfOrder = true;
+        foreach (array_intersect_key($gates->gates, $state->tooEarly) as $gate) {
+            $gate->outOfOrder = true;
         }
         $words = $state->words($job, $out);
         $lines = $this->speaker->lines($gates, $words);

@@ -49,7 +49,7 @@ for ($i = 0; $i < ROUNDS; $i++) {
     $row[] = $timed('POST', "machines/$id/nothing", []);
 }
 $told('news', array_slice($news, WARM), array_slice($bare, WARM), '1.3');
-$told('recording', array_slice($recorded, WARM), array_slice($row, WARM), '2.5');
+$told('recording', array_slice($recorded, WARM), array_slice($row, WARM), '1.8');
 
 // One machine to 300 readings and 30 pictures, then its record on paper.
 $id = $machines['RTU-3'];

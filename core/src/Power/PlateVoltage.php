@@ -73,6 +73,14 @@ final readonly class PlateVoltage
         }
     }
 
+    /** Whether two ways to write it name the same voltages, and no other frequency where both name one. */
+    public static function areSame(string $one, string $other): bool
+    {
+        [$a, $b] = array_map(fn (string $text): ?self => ($form = self::fromNameplate($text)) === null ? null : self::parse($form), [$one, $other]);
+
+        return $a !== null && $b !== null && $a->nominals === $b->nominals && ($a->hertz === [] || $b->hertz === [] || $a->hertz === $b->hertz);
+    }
+
     /** Whether a supply of this nominal lies in the plate's range. @param float $nominal V */
     public function suits(float $nominal): bool
     {

@@ -7,6 +7,7 @@ namespace IronStart\Core\Sheet;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\FieldType;
 use IronStart\Core\Check\Need;
+use IronStart\Core\Power\PlateVoltage;
 
 /** The figures a sheet gives to a check, and those that were typed otherwise. */
 final class TypedOver
@@ -53,7 +54,7 @@ final class TypedOver
         $sheet = self::figures($fields, $filled);
         $over = [];
         foreach (array_intersect_key(self::figures($fields, $typed), $sheet) as $path => $figure) {
-            if (self::plain($figure) !== self::plain($sheet[$path])) {
+            if (self::plain($figure) !== self::plain($sheet[$path]) && ! PlateVoltage::areSame($figure, $sheet[$path])) {
                 $over[$path] = ['sheet' => $sheet[$path], 'typed' => $figure];
             }
         }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Sheet;
 
+use IronStart\Core\Check\Field;
 use IronStart\Core\Judge\Registry;
+use IronStart\Core\Power\PlateVoltage;
 use IronStart\Core\Sheet\EquipmentSheet;
 use IronStart\Core\Sheet\TypedOver;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -122,6 +124,14 @@ final class EquipmentSheetTest extends TestCase
         $filled = (new EquipmentSheet(self::BODY))->fill($fields, 'machine');
         self::assertSame(['mca' => '32.8 A', 'mocp' => '40 A', 'terminal_rating' => '75', 'phases' => '3'], TypedOver::figures($fields, $filled));
         self::assertSame([], TypedOver::of($fields, $filled, ['mca' => '32.80 A', 'mocp' => ['value' => 40, 'unit' => 'A'], 'breaker' => '60 A']));
+        $plate = [Field::parsed('plate_voltage', PlateVoltage::parse(...))->fromSheet('electrical.plate_voltage')];
+        $typed = fn (string $sheet, string $typed): array => TypedOver::of($plate, ['plate_voltage' => $sheet], ['plate_voltage' => $typed]);
+        foreach ([['460', '460V-3Ph-60Hz'], ['460/3/60', '460'], ['208-230/3/60', '208/230 V']] as [$one, $same]) {
+            self::assertSame([], $typed($one, $same));
+        }
+        foreach ([['460', '230'], ['460/3/60', '460/3/50'], ['460', 'high'], ['208-230', '230']] as [$one, $other]) {
+            self::assertSame(['plate_voltage' => ['sheet' => $one, 'typed' => $other]], $typed($one, $other));
+        }
         self::assertSame(['mca' => ['sheet' => '32.8 A', 'typed' => '36 A']], TypedOver::of($fields, $filled, ['mca' => '36 A', 'mocp' => '']));
         $loads = (new Registry())->get('power.running_amps')->fields();
         $given = (new EquipmentSheet(self::BODY))->fill($loads, 'machine');

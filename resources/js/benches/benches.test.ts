@@ -185,6 +185,10 @@ describe('a figure of the plate', () => {
     expect(typedOver(plate, { mca: '32.80 A' })).toEqual([])
     expect(typedOver(plate, { mca: { value: 32.8, unit: 'A' } })).toEqual([])
     expect(typedOver(undefined, { mca: '1 A' })).toEqual([])
+    expect(typedOver({ volts: '460' }, { volts: '460V-3Ph-60Hz' })).toEqual([])
+    expect(typedOver({ volts: '208-230/3/60' }, { volts: '208/230 V' })).toEqual([])
+    expect(typedOver({ volts: '460/3/60' }, { volts: '460/3/50' })).toHaveLength(1)
+    expect(typedOver({ volts: '460' }, { volts: '230' })).toHaveLength(1)
     expect(typedOver(plate, { mca: '36 A' })).toEqual([{ field: 'mca', sheet: '32.8 A', typed: '36 A' }])
     expect(typedOver(plate, { loads: [{ name: 'C1', plate_amps: '12 A' }] })).toEqual([
       { field: 'C1', sheet: '9.7 A', typed: '12 A' },

@@ -6,6 +6,21 @@ function plain(figure: string): string {
     : figure
 }
 
+/** The voltages and the frequency a plate names: `460V-3Ph-60Hz` and `460/3/60` are the same plate. */
+function named(figure: string): { volts: string; hertz: string } | undefined {
+  const [, volts = '', hertz = ''] =
+    /^(\d{3,4}(?:\s*[-/]\s*\d{3,4})*)\s*(?:V(?:AC|OLTS?)?)?(?:[\s,/-]+[13]\s*(?:PH(?:ASE)?|~|\/)?)?(?:[\s,/-]*(50|60)\s*(?:HZ|CYCLE)?)?\.?$/.exec(
+      figure.trim().toUpperCase(),
+    ) ?? []
+  return volts === '' ? undefined : { volts: volts.replace(/\s/g, '').replace(/\//g, '-'), hertz }
+}
+
+function isSame(one: string, other: string): boolean {
+  const [a, b] = [named(one), named(other)]
+  const isPlate = a !== undefined && b !== undefined && a.volts === b.volts
+  return plain(one) === plain(other) || (isPlate && (a.hertz === '' || b.hertz === '' || a.hertz === b.hertz))
+}
+
 function text(value: unknown): string {
   if (typeof value === 'object' && value !== null && 'value' in value && 'unit' in value)
     return `${String(value.value)} ${String(value.unit)}`
@@ -24,6 +39,6 @@ export function typedOver(
       (one) => one.name === name,
     )
     const typed = text(member === undefined ? input[path] : item?.[member])
-    return typed === '' || plain(typed) === plain(sheet) ? [] : [{ field: name ?? path, sheet, typed }]
+    return typed === '' || isSame(typed, sheet) ? [] : [{ field: name ?? path, sheet, typed }]
   })
 }

@@ -7,6 +7,7 @@ namespace IronStart\Core\Tests\Power;
 use Eris\Generator;
 use Eris\TestTrait;
 use IronStart\Core\Core;
+use IronStart\Core\Verdict\Finding;
 use PHPUnit\Framework\TestCase;
 
 /** What must hold of every rotation verdict, whatever was seen. */
@@ -60,6 +61,18 @@ final class RotationTest extends TestCase
             $verdict = $this->judge('abc', 'ok', [], [['name' => 'C1', 'kind' => 'scroll', 'drive' => 'across_line', 'hours_backwards' => $time]]);
             self::assertSame($asks, in_array('after_reversal:C1', $verdict['codes'], true), $time);
         }
+    }
+
+    public function testEachMotorSwappedAtItselfIsProvedAndWatched(): void
+    {
+        $loads = array_map(fn (string $name): array => ['name' => $name, 'kind' => 'blower', 'drive' => 'across_line', 'observed' => 'correct'], ['B1', 'B2']);
+        $said = fn (array $more): array => array_map(
+            fn (Finding $f): string => "{$f->status->value} {$f->code}",
+            Core::judge()->judge('power.rotation', ['meter' => 'cba', 'loads' => $loads] + $more, 'us')->judgement->findings,
+        );
+        self::assertSame(['watch proved', 'watch all_swapped'], array_slice($said(['meter_confirmed' => true]), 0, 2));
+        self::assertSame('stop conflict', $said([])[0]);
+        self::assertSame('stop conflict', $said(['meter_confirmed' => true, 'monitor' => 'reversed'])[0]);
     }
 
     /** @return list<mixed> */

@@ -59,7 +59,7 @@ final class Prefill
      */
     public static function fromSheet(Check $check, EquipmentSheet $sheet, string $subject): array
     {
-        return $check->id() === self::OF_THE_OLD_UNIT && $subject === 'old_disconnect' ? [] : $sheet->fill($check->fields(), $subject);
+        return self::filled($check->id(), $check->fields(), $sheet, $subject);
     }
 
     /**
@@ -112,13 +112,22 @@ final class Prefill
             $given = [];
             foreach ($this->judge->registry->ids() as $id) {
                 foreach ($id === 'job.gates' ? [] : self::subjects($id, $sheet) as $subject) {
-                    $given[$id][$subject] = $id === self::OF_THE_OLD_UNIT && $subject === 'old_disconnect' ? [] : $sheet->fill($this->fields($id), $subject);
+                    $given[$id][$subject] = self::filled($id, $this->fields($id), $sheet, $subject);
                 }
             }
             $this->given = [$version, $given];
         }
 
         return $this->given[1];
+    }
+
+    /**
+     * @param list<Field> $fields
+     * @return array<string, mixed>
+     */
+    private static function filled(string $id, array $fields, EquipmentSheet $sheet, string $subject): array
+    {
+        return $id === self::OF_THE_OLD_UNIT && $subject === 'old_disconnect' ? [] : $sheet->fill($fields, $subject);
     }
 
     /** @return list<Field> */

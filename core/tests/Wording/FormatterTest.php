@@ -29,6 +29,12 @@ final class FormatterTest extends TestCase
         yield 'seconds' => [Said::duration(12), 'us', '12 s'];
         yield 'minutes' => [Said::duration(180), 'us', '3 min'];
         yield 'hours' => [Said::duration(7200), 'us', '2 h'];
+        yield 'nearly a minute' => [Said::duration(59), 'us', '59 s'];
+        yield 'a minute' => [Said::duration(60), 'us', '1 min'];
+        yield 'nearly an hour and a half' => [Said::duration(5340), 'us', '89 min'];
+        yield 'an hour and a half' => [Said::duration(5400), 'us', '1.5 h'];
+        yield 'nearly two days' => [Said::duration(172_799), 'us', '48 h'];
+        yield 'two days' => [Said::duration(172_800), 'us', '2 days'];
         yield 'days' => [Said::duration(432_000), 'us', '5 days'];
         yield 'thousands are parted' => [Said::kva(12345.0), 'us', '12,345 kVA'];
     }

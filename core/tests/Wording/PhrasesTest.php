@@ -16,6 +16,7 @@ use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Wording\Phrases;
 use IronStart\Core\Wording\Speaker;
+use IronStart\Core\Wording\UnknownPhrase;
 use PHPUnit\Framework\TestCase;
 
 /** Every code has its words, every word its code, and no figure is lost between them. */
@@ -84,6 +85,34 @@ final class PhrasesTest extends TestCase
         foreach (CheckTable::checks() as $check) {
             self::assertNotSame('', $phrases->common('todo', $check));
         }
+    }
+
+    public function testWordsThatAreNotWholeAreNotSaid(): void
+    {
+        $folder = sys_get_temp_dir() . '/' . uniqid('phrases-', true);
+        mkdir("$folder/en", recursive: true);
+        file_put_contents("$folder/en/x.php", "<?php return ['x.y' => ['fields' => ['none' => [], 'text' => 'T', 'whole' => ['Label']], 'say' => ['headless' => ['why' => 'W'], 'number' => 3, 'whole' => ['head' => 'H', 'next' => 'N']]]];");
+        $phrases = new Phrases($folder);
+        self::assertSame(['Label', ''], $phrases->field('x.y', 'whole'));
+        self::assertSame(['head' => 'H', 'why' => [], 'next' => ['N']], $phrases->say('x.y', 'whole'));
+        $refused = function (\Closure $say): bool {
+            try {
+                $say();
+
+                return false;
+            } catch (UnknownPhrase) {
+                return true;
+            }
+        };
+        foreach (['none', 'text', 'absent'] as $field) {
+            self::assertTrue($refused(fn () => $phrases->field('x.y', $field)), $field);
+        }
+        foreach (['headless', 'number', 'absent'] as $phrase) {
+            self::assertTrue($refused(fn () => $phrases->say('x.y', $phrase)), $phrase);
+        }
+        unlink("$folder/en/x.php");
+        rmdir("$folder/en");
+        rmdir($folder);
     }
 
     /** @param list<Field> $fields */

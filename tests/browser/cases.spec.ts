@@ -8,6 +8,7 @@ import {
   lockOut,
   openMachine,
   openTab,
+  readDead,
   POWER,
   record,
   RUN,
@@ -48,20 +49,7 @@ test('a unit with a drive is not dead before its bus is read', async ({ page }) 
   await signIn(page)
   await openMachine(page, 'RTU-21')
   await openTab(page, 'Lockout')
-  await page.getByLabel('Lock', { exact: true }).fill('31')
-  await choose(page, 'Lock is on', "the unit's disconnect")
-  await choose(page, 'Working on', 'load side')
-  await choose(page, /Meter checked live, before/, 'yes')
-  for (const leg of [
-    'L1–L2 (A–B)',
-    'L2–L3 (B–C)',
-    'L3–L1 (C–A)',
-    'L1 to ground (A)',
-    'L2 to ground (B)',
-    'L3 to ground (C)',
-  ])
-    await page.getByLabel(leg).fill('0.1')
-  await choose(page, /Meter checked live, after/, 'yes')
+  await readDead(page, '31')
   await expect(verdict(page)).not.toContainText('Dead')
   await page.getByLabel(/^Drive bus/).fill('310')
   await page.getByLabel(/^Waited/).fill('3')

@@ -82,7 +82,8 @@ export async function record(page: Page, name: string | RegExp = /^Record/): Pro
   await expect.poll(() => slips.count()).toBeGreaterThan(before)
 }
 
-export async function lockOut(page: Page, lock: string): Promise<void> {
+/** Enters a lock on the unit's disconnect and the six readings of a dead load side. */
+export async function readDead(page: Page, lock: string): Promise<void> {
   await page.getByLabel('Lock', { exact: true }).fill(lock)
   await choose(page, 'Lock is on', "the unit's disconnect")
   await choose(page, 'Working on', 'load side')
@@ -97,6 +98,10 @@ export async function lockOut(page: Page, lock: string): Promise<void> {
   ])
     await page.getByLabel(leg).fill('0.1')
   await choose(page, /Meter checked live, after/, 'yes')
+}
+
+export async function lockOut(page: Page, lock: string): Promise<void> {
+  await readDead(page, lock)
   await expect(verdict(page)).toContainText('Dead')
   await record(page)
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { choose, freshDemo, gate, openMachine, openTab, POWER, record, signIn } from './helpers'
+import { choose, freshDemo, gate, openMachine, openTab, POWER, readDead, record, signIn } from './helpers'
 
 test.describe.configure({ mode: 'serial' })
 test.beforeAll(freshDemo)
@@ -13,20 +13,7 @@ const press = (page: Page) =>
 
 async function lockOutBlind(page: Page) {
   await openTab(page, 'Lockout')
-  await page.getByLabel('Lock', { exact: true }).fill('21')
-  await choose(page, 'Lock is on', "the unit's disconnect")
-  await choose(page, 'Working on', 'load side')
-  await choose(page, /Meter checked live, before/, 'yes')
-  for (const leg of [
-    'L1–L2 (A–B)',
-    'L2–L3 (B–C)',
-    'L3–L1 (C–A)',
-    'L1 to ground (A)',
-    'L2 to ground (B)',
-    'L3 to ground (C)',
-  ])
-    await page.getByLabel(leg).fill('0.1')
-  await choose(page, /Meter checked live, after/, 'yes')
+  await readDead(page, '21')
   await expect(page.locator('.verdict')).toContainText('No signal. Record it')
   await press(page)
 }

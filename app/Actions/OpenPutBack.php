@@ -65,9 +65,9 @@ final class OpenPutBack
     /** @param list<int>|null $shuts other gates than the kind's own */
     private function keep(Entry $entry, Stamp $stamp, PutBackKind $kind, string $what, ?array $shuts = null): void
     {
-        PutBack::query()->create([
+        $entry->setRelation('opened', PutBack::query()->create([
             'machine_id' => $entry->machine_id, 'entry_id' => $entry->id, 'at' => $entry->at, 'kind' => $kind->value, 'what' => $what,
             'shuts' => $shuts ?? $kind->shuts(), 'limit_minutes' => $kind->limitMinutes(), 'holder_id' => $stamp->person->id,
-        ]);
+        ]));
     }
 }

@@ -52,11 +52,7 @@ final class RecordCheck
      */
     public function all(Machine $machine, Stamp $stamp, array $given, string $units): array
     {
-        return $this->tape->holding($machine, function (Machine $locked) use ($machine, $stamp, $given, $units): array {
-            $locked->setRelation('job', $machine->job)->setRelation('sheet', $machine->loadMissing('sheet')->sheet);
-
-            return array_map(fn (RecordedInput $one): Entry => $this->one($locked, $stamp, $one, $units), $given);
-        });
+        return $this->tape->holding($machine, fn (Machine $locked): array => array_map(fn (RecordedInput $one): Entry => $this->one($locked, $stamp, $one, $units), $given));
     }
 
     /**
@@ -116,7 +112,7 @@ final class RecordCheck
         if (! CheckTable::isOrdered($given->check, Recorded::baseOf($given->subject))) {
             return [];
         }
-        $before = $this->standings->before($locked, $moment);
+        $before = $this->standings->before($locked->loadMissing('job'), $moment);
 
         return Gates::tooEarly($before->job, $given->check, $given->subject, $before->gates);
     }
@@ -140,7 +136,7 @@ final class RecordCheck
     /** @throws Refusal when a figure of the sheet was typed over without a word why */
     private function explained(Check $check, Machine $locked, RecordedInput $given, mixed $raw): void
     {
-        if (trim($given->reason) !== '' || $locked->sheet === null) {
+        if (trim($given->reason) !== '' || $locked->sheet_version_id === null) {
             return;
         }
         $typed = json_decode((string) json_encode($raw), true);
@@ -181,18 +177,20 @@ final class RecordCheck
 
     private function keepReadings(Entry $entry, RecordedInput $given, Input $input): void
     {
+        $ofAll = [
+            'company_id' => $entry->getAttribute('company_id'),
+            'machine_id' => $entry->machine_id,
+            'entry_id' => $entry->id,
+            'at' => $entry->at,
+            'recorded_at' => $entry->recorded_at->format(Entry::MOMENT),
+            'device_at' => $entry->device_at->format(Entry::MOMENT),
+            'user_id' => $entry->user_id,
+            'instrument_id' => $given->instrumentId,
+            'check' => $given->check,
+        ];
         $rows = [];
         foreach ($input->readings() as $path => $read) {
-            $rows[] = [
-                'company_id' => $entry->getAttribute('company_id'),
-                'machine_id' => $entry->machine_id,
-                'entry_id' => $entry->id,
-                'at' => $entry->at,
-                'recorded_at' => $entry->recorded_at->format(Entry::MOMENT),
-                'device_at' => $entry->device_at->format(Entry::MOMENT),
-                'user_id' => $entry->user_id,
-                'instrument_id' => $given->instrumentId,
-                'check' => $given->check,
+            $rows[] = $ofAll + [
                 'path' => $path,
                 'kind' => $read->kind->value,
                 'value_read' => $read->value,

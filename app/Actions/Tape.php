@@ -16,13 +16,17 @@ use IronStart\Core\Clock\Place;
 /** Gives every entry of a machine its number and its place in time, one at a time, writes it once, and chains it. */
 final class Tape
 {
+    /** @var list<EntryKind> what was written since the machine is held */
+    private array $kinds = [];
+
     public function __construct(private readonly ConnectionInterface $db, private readonly ChainKeeper $chain)
     {
     }
 
     /**
-     * Runs within one transaction that holds the machine, so that two people can't get the same place. The machine
-     * given learns the last place.
+     * Runs within one transaction that holds the machine, so that two people can't get the same place; within the one
+     * of the request where there is one, which takes all of it back when anything fails. The machine given learns the
+     * last place.
      *
      * @template T
      * @param \Closure(Machine): T $write given the machine as it stands, locked
@@ -30,22 +34,27 @@ final class Tape
      */
     public function holding(Machine $machine, \Closure $write): mixed
     {
-        return $this->db->transaction(function () use ($machine, $write): mixed {
+        $held = function () use ($machine, $write): mixed {
             /** @var Machine $locked */
             $locked = Machine::query()->lockForUpdate()->findOrFail($machine->id);
 
+            $this->kinds = [];
             $written = $write($locked);
-            $this->chain->extend($locked);
+            // What an earlier version left unchained may be of any kind.
+            $this->chain->extend($locked, $locked->chained_at + count($this->kinds) === $locked->last_at ? $this->kinds : EntryKind::cases());
             $machine->last_at = $locked->last_at;
 
             return $written;
-        });
+        };
+
+        return $this->db->transactionLevel() > 0 ? $held() : $this->db->transaction($held);
     }
 
     /** @param array{supersedes?: int|null, out_of_order?: list<int>, reason?: string, about?: int|null, details?: array<string, mixed>, place?: Place} $more */
     public function append(Machine $locked, EntryKind $kind, Stamp $stamp, array $more = []): Entry
     {
         $locked->last_at++;
+        $this->kinds[] = $kind;
         $place = $more['place'] ?? $this->place($locked, $stamp)[0];
 
         return Entry::query()->create([
@@ -83,11 +92,12 @@ final class Tape
     public function place(Machine $locked, Stamp $stamp): array
     {
         $sent = $stamp->sentAt?->getTimestampMs();
+        // In milliseconds; null where nothing stands there yet.
+        $newest = fn (string $of): string => "floor(extract(epoch FROM max(placed_at)$of) * 1000)::bigint";
         $last = Entry::query()->where('machine_id', $locked->id)->toBase()
-            ->selectRaw('max(placed_at) AS last, max(placed_at) FILTER (WHERE device_id = ?) AS own', [$stamp->device])->first();
-        $ms = fn (mixed $time): ?int => is_string($time) ? CarbonImmutable::parse($time)->getTimestampMs() : null;
-        $place = Place::of($stamp->deviceAt->getTimestampMs(), $sent, $stamp->arrivedAt->getTimestampMs(), $sent === null ? null : $ms($last->own ?? null));
+            ->selectRaw("{$newest('')} AS last, {$newest(' FILTER (WHERE device_id = ?)')} AS own", [$stamp->device])->first();
+        $place = Place::of($stamp->deviceAt->getTimestampMs(), $sent, $stamp->arrivedAt->getTimestampMs(), $sent === null ? null : $last?->own);
 
-        return [$place, ($ms($last->last ?? null) ?? PHP_INT_MIN) > $place->at];
+        return [$place, ($last->last ?? PHP_INT_MIN) > $place->at];
     }
 }

@@ -40,6 +40,14 @@ final class Entry extends OfCompany
 
     protected $casts = ['device_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime', 'placed_at' => 'immutable_datetime', 'out_of_order' => 'array', 'details' => 'array'];
 
+    /** What was put in the list to be put back, just now, under this entry's own place. */
+    public function opened(): ?PutBack
+    {
+        $putBack = $this->relationLoaded('opened') ? $this->getRelation('opened') : null;
+
+        return $putBack instanceof PutBack ? $putBack : null;
+    }
+
     /** Joins what an entry wrote beside it, by the keys that begin with the company. */
     public static function beside(string $table): \Closure
     {

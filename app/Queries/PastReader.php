@@ -15,18 +15,10 @@ final class PastReader
     private const CHECKS = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid'];
     private const KINDS = ['check', 'start', 'part_disabled', 'part_enabled', 'suspect'];
 
+    /** Read when a check asks for it, and not before. */
     public function of(Machine $machine): Past
     {
-        $rows = Entry::query()->where('entries.machine_id', $machine->id)->whereIn('entries.kind', self::KINDS)
-            ->leftJoin('verdicts', Entry::beside('verdicts'))
-            ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
-            ->where(fn ($query) => $query->whereNull('verdicts.check')->orWhereIn('verdicts.check', self::CHECKS))
-            ->orderBy('entries.placed_at')->orderBy('entries.at')
-            ->select(['entries.at', 'entries.kind', 'entries.details', 'suspect_marks.target_at', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'verdicts.input'])
-            ->selectRaw('verdicts.said->\'values\' AS said_values')
-            ->toBase()->get();
-
-        return self::from($machine, $rows);
+        return Past::whenAsked(fn (): Past => $this->read($machine));
     }
 
     /** @param iterable<\stdClass> $rows of the tape, in the order of their places */
@@ -61,6 +53,20 @@ final class PastReader
         }
 
         return new Past($recorded, self::motors($machine, array_filter($out, is_array(...))), $startedAt);
+    }
+
+    private function read(Machine $machine): Past
+    {
+        $rows = Entry::query()->where('entries.machine_id', $machine->id)->whereIn('entries.kind', self::KINDS)
+            ->leftJoin('verdicts', Entry::beside('verdicts'))
+            ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
+            ->where(fn ($query) => $query->whereNull('verdicts.check')->orWhereIn('verdicts.check', self::CHECKS))
+            ->orderBy('entries.placed_at')->orderBy('entries.at')
+            ->select(['entries.at', 'entries.kind', 'entries.details', 'suspect_marks.target_at', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'verdicts.input'])
+            ->selectRaw('verdicts.said->\'values\' AS said_values')
+            ->toBase()->get();
+
+        return self::from($machine, $rows);
     }
 
     /**

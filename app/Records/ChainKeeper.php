@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Models\EntryKind;
 use App\Models\Machine;
 use Illuminate\Database\ConnectionInterface;
 use IronStart\Core\Chain\CanonicalJson;
@@ -16,12 +17,16 @@ final class ChainKeeper
     {
     }
 
-    /** Takes in every entry after the last chained one, and keeps the machine's new last place and digest. */
-    public function extend(Machine $locked): void
+    /**
+     * Takes in every entry after the last chained one, and keeps the machine's new last place and digest.
+     *
+     * @param list<EntryKind> $kinds of these entries
+     */
+    public function extend(Machine $locked, array $kinds): void
     {
         $digest = $locked->chained_at === 0 ? Chain::start($locked->record_id) : $locked->digest;
         $links = [];
-        foreach ($this->documents->after($locked->company_id, $locked->id, $locked->chained_at) as ['entry' => $entry, 'document' => $document]) {
+        foreach ($this->documents->after($locked->company_id, $locked->id, $locked->chained_at, $kinds) as ['entry' => $entry, 'document' => $document]) {
             $canonical = CanonicalJson::of($document);
             $digest = Chain::link($digest, $canonical);
             $links[] = [
@@ -40,6 +45,8 @@ final class ChainKeeper
         $this->db->table('chain_links')->insert($links);
         $locked->chained_at = $locked->last_at;
         $locked->digest = $digest;
-        $locked->save();
+        // Not a change of the machine by the office: its own time of change stays.
+        Machine::query()->whereKey($locked->id)->toBase()->update(['last_at' => $locked->last_at, 'chained_at' => $locked->chained_at, 'digest' => $digest]);
+        $locked->syncOriginal();
     }
 }

@@ -209,8 +209,6 @@ env[APP_ROUTES_CACHE] = $APP_ROUTES_CACHE
 env[APP_EVENTS_CACHE] = $APP_EVENTS_CACHE
 env[APP_SERVICES_CACHE] = $APP_SERVICES_CACHE
 env[APP_PACKAGES_CACHE] = $APP_PACKAGES_CACHE
-; The queries of a tape name their joins in the order that serves: planning every other order takes longer than running them.
-env[PGOPTIONS] = "-c join_collapse_limit=4"
 CONF
     cat > "$VAR/nginx.conf" <<CONF
 daemon off;

@@ -32,6 +32,10 @@ final class OfficeTest extends FeatureTestCase
         $this->write($starter, "machines/{$machine->json('id')}/plate", ['version' => 1, 'name' => 'CU-1', 'serial' => 'K-2', 'sheet' => $sheet])->assertCreated()->assertJsonPath('version', 2);
         $late = $this->write($office, "machines/{$machine->json('id')}/plate", ['version' => 1, 'name' => 'CU-1', 'serial' => 'K-3', 'sheet' => $sheet])->assertStatus(409);
         self::assertSame(['Some starter', 'CU-1, K-2', 'CU-1, K-3'], [$late->json('theirs.who'), $late->json('theirs.words'), $late->json('yours.words')]);
+        // A reading is no change by the office: when somebody last changed the plate stays what it was.
+        $this->travel(2)->days();
+        $this->record($starter, Machine::query()->withoutGlobalScopes()->findOrFail($machine->json('id')), 'power.rotation', ['meter' => 'abc'])->assertCreated();
+        $this->write($office, "machines/{$machine->json('id')}/plate", ['version' => 1, 'name' => 'CU-1', 'serial' => 'K-3', 'sheet' => $sheet])->assertStatus(409)->assertJsonPath('theirs.when', $late->json('theirs.when'));
         self::assertSame(['machine_changed', 'machine_made', 'job_people', 'job_made', 'site_made'], array_slice(array_column($this->read($office, 'activity')->json('done'), 'what'), 0, 5));
     }
 

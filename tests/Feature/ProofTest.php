@@ -85,6 +85,35 @@ final class ProofTest extends FeatureTestCase
         self::assertSame($record['digest'], $record['chain'][3]['digest']);
     }
 
+    public function testChainedOneByOneOrAllAtOnceItIsTheSameChainAndEachKindSaysWhatItWroteBeside(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $machine = $this->machine($lead);
+        $put = fn (string $where): int => $this->write($lead, "machines/$machine->id/put-back", ['kind' => 'detector', 'where' => $where])->assertCreated()->json('putBack');
+        $this->record($lead, $machine, 'power.circuit', ['mca' => '32.8 A', 'mocp' => '40 A', 'breaker' => '60 A', 'conductor' => '6', 'insulation' => 90, 'terminal_rating' => 75])->assertCreated();
+        $this->write($lead, "machines/$machine->id/overrides", ['gate' => 7, 'reason' => 'Breaker is changed this afternoon'])->assertCreated();
+        $this->record($lead, $machine, 'power.lockout', self::lockout())->assertCreated();
+        $this->write($lead, "machines/$machine->id/notes", ['text' => 'the panel was warm'])->assertCreated();
+        $this->write($lead, "machines/$machine->id/put-back/{$put('lobby')}/close", ['word' => 'back in service'])->assertCreated();
+        $this->write($lead, "machines/$machine->id/put-back/{$put('attic')}/leave", ['reason' => 'part on order', 'owner' => 'the office', 'due' => '2031-05-04'])->assertCreated();
+        $this->write($lead, "machines/$machine->id/suspects", ['at' => 3, 'reason' => 'battery low'])->assertCreated();
+        $links = fn () => DB::table('chain_links')->where('machine_id', $machine->id)->orderBy('at')->pluck('document', 'at')->all();
+        $written = $links();
+        $said = [
+            1 => '"breaker":"60 A"', 2 => '"override":{"gate":7}', 3 => '"what":"Lock 7 on, tag S. Tarter"', 4 => '"text":"the panel was warm"',
+            5 => 'lobby"', 6 => '"word":"back in service"', 7 => 'attic"', 8 => '"owner":"the office"', 9 => '"suspect":{"target":3}',
+        ];
+        self::assertSame(array_keys($said), array_keys($written));
+        foreach ($said as $at => $words) {
+            self::assertStringContainsString($words, $written[$at]);
+        }
+        DB::statement('ALTER TABLE chain_links DISABLE TRIGGER USER');
+        DB::table('chain_links')->where('machine_id', $machine->id)->delete();
+        DB::table('machines')->where('id', $machine->id)->update(['chained_at' => 0, 'digest' => '']);
+        $this->write($lead, "machines/$machine->id/notes", ['text' => 'afterwards'])->assertCreated();
+        self::assertSame($written, array_slice($links(), 0, count($written), true));
+    }
+
     /** @return array{User, string, Machine} the lead, the file, the machine */
     private function exported(): array
     {

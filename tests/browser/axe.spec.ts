@@ -18,8 +18,23 @@ async function sound(page: Page, what: string): Promise<void> {
   expect(grave, what).toEqual([])
 }
 
+/** The bench of rotation of a machine, in the colours asked for. */
+async function machine(page: Page, theme: string): Promise<void> {
+  await page.addInitScript((name) => localStorage.setItem('iron-start.theme', name), theme)
+  await signIn(page)
+  await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
+  await openMachine(page, 'RTU-2')
+}
+
+async function tabs(page: Page, names: string[]): Promise<void> {
+  for (const name of names) {
+    await openTab(page, name)
+    await sound(page, name)
+  }
+}
+
 for (const theme of ['light', 'dark'] as const) {
-  test(`every view is sound, ${theme}`, async ({ page }) => {
+  test(`the way in is sound, ${theme}`, async ({ page }) => {
     await page.addInitScript((name) => localStorage.setItem('iron-start.theme', name), theme)
     await page.goto('/')
     await expect(page.getByRole('button', { name: /Rafe/ })).toBeVisible()
@@ -27,30 +42,33 @@ for (const theme of ['light', 'dark'] as const) {
     await signIn(page)
     await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
     await sound(page, 'today')
-    await openMachine(page, 'RTU-2')
+    await page.goto('/instruments')
+    await expect(page.getByRole('table')).toBeVisible()
+    await sound(page, 'instruments')
+  })
+
+  test(`the benches of Power are sound, ${theme}`, async ({ page }) => {
+    await machine(page, theme)
     await choose(page, 'Phase rotation meter', 'C-B-A')
     await expect(page.getByText('swap any two here')).toBeVisible()
     await page.getByRole('button', { name: 'More', exact: true }).click()
-    for (const tab of [
-      'Rotation',
-      'Supply',
-      'Circuit',
-      'Control voltage',
-      'Lockout',
-      'Windings',
-      'Megohms',
-      'Nameplate math',
-      'Temporary power',
-      'Shared feeder',
-    ]) {
-      await openTab(page, tab)
-      await sound(page, tab)
-    }
+    await tabs(page, ['Rotation', 'Supply', 'Circuit', 'Control voltage', 'Lockout'])
+  })
+
+  test(`the other benches of Power are sound, ${theme}`, async ({ page }) => {
+    await machine(page, theme)
+    await tabs(page, ['Windings', 'Megohms', 'Nameplate math', 'Temporary power', 'Shared feeder'])
+  })
+
+  test(`the benches of Run are sound, ${theme}`, async ({ page }) => {
+    await machine(page, theme)
     await page.keyboard.press('n')
-    for (const tab of ['Pre-start list', 'Start', 'Loaded voltage', 'Rotation, running', 'Running amps']) {
-      await openTab(page, tab)
-      await sound(page, tab)
-    }
+    await tabs(page, ['Pre-start list', 'Start', 'Loaded voltage', 'Rotation, running', 'Running amps'])
+  })
+
+  test(`what stands beside the benches is sound, ${theme}`, async ({ page }) => {
+    await machine(page, theme)
+    await page.keyboard.press('n')
     await page.keyboard.press('n')
     await sound(page, 'a question without a bench')
     await page.getByRole('tab', { name: 'Job' }).click()
@@ -68,9 +86,6 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('link', { name: 'The record' }).click()
     await expect(page.locator('.answers')).toBeVisible()
     await sound(page, 'record')
-    await page.goto('/instruments')
-    await expect(page.getByRole('table')).toBeVisible()
-    await sound(page, 'instruments')
   })
 }
 

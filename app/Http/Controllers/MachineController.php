@@ -53,7 +53,6 @@ final class MachineController
     {
         $body = Body::of($request, 'record');
         $given = self::given($machine, $check, $body->text('subject'), $body->raw('input'), $body->whole('supersedes'), $body);
-        $machine->loadMissing('job', 'sheet');
 
         return $this->recorded->reply($machine, $action->record($machine, DeviceHeaders::stamp($request), $given, $person->units), $person);
     }
@@ -68,7 +67,6 @@ final class MachineController
             throw Refusal::field('parts', count($parts), 'a list of 1 to ' . self::PARTS . ' checks');
         }
         $given = array_map(fn (\stdClass $part): RecordedInput => self::given($machine, $part->check, $part->subject ?? '', $part->input ?? null, $part->supersedes ?? null, $body), $parts);
-        $machine->loadMissing('job', 'sheet');
 
         return $this->recorded->reply($machine, $action->all($machine, DeviceHeaders::stamp($request), $given, $person->units)[0], $person);
     }

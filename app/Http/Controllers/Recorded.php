@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Models\Entry;
 use App\Models\Machine;
-use App\Models\PutBack;
 use App\Models\User;
 use App\Queries\MachineScreen;
 use App\Views\RecordedView;
@@ -22,9 +21,7 @@ final class Recorded
 
     public function reply(Machine $machine, Entry $entry, User $person): JsonResponse
     {
-        $putBack = PutBack::query()->where('entry_id', $entry->id)->value('id');
-
-        return $this->at($machine, $entry->at, is_int($putBack) ? $putBack : null, $person);
+        return $this->at($machine, $entry->at, $entry->opened()?->id, $person);
     }
 
     /** The same again, for a write that came twice. */

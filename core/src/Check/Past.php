@@ -10,17 +10,39 @@ namespace IronStart\Core\Check;
  *
  * @phpstan-type Recorded array{check: string, subject: string, status: string, codes: list<string>, input: array<string, mixed>, values: array<string, array{value: mixed, unit: string}>, at: int}
  */
-final readonly class Past
+final class Past
 {
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
+
+    /** @var (\Closure(): self)|null reads it when somebody asks */
+    private ?\Closure $unread = null;
 
     /**
      * @param list<Recorded> $recorded  rising by `at`
      * @param list<string>   $motorsOut names of motors that are out of service
      * @param int|null       $startedAt where the newest start lies; null where there was none
      */
-    public function __construct(public array $recorded = [], public array $motorsOut = [], public ?int $startedAt = null)
+    public function __construct(private array $recorded = [], private array $motorsOut = [], private ?int $startedAt = null)
     {
+    }
+
+    /**
+     * Read only when a check asks for something of it: most ask for nothing.
+     *
+     * @param \Closure(): self $read
+     */
+    public static function whenAsked(\Closure $read): self
+    {
+        $past = new self();
+        $past->unread = $read;
+
+        return $past;
+    }
+
+    /** @return list<string> names of motors that are out of service */
+    public function motorsOut(): array
+    {
+        return $this->read()->motorsOut;
     }
 
     /**
@@ -31,7 +53,7 @@ final readonly class Past
      */
     public function last(string $check, string $subject, ?int $before = null): ?array
     {
-        foreach (array_reverse($this->recorded) as $one) {
+        foreach (array_reverse($this->read()->recorded) as $one) {
             if ($one['check'] === $check && $one['subject'] === $subject && ($before === null || $one['at'] < $before)) {
                 return $one;
             }
@@ -54,9 +76,10 @@ final readonly class Past
      */
     public function standingAverage(): ?float
     {
-        foreach (array_reverse($this->recorded) as $one) {
+        $startedAt = $this->read()->startedAt;
+        foreach (array_reverse($this->read()->recorded) as $one) {
             if ($one['check'] === 'power.voltage' && $one['subject'] === 'machine' && ($one['input']['loaded'] ?? false) !== true
-                && ($this->startedAt === null || $one['at'] < $this->startedAt)) {
+                && ($startedAt === null || $one['at'] < $startedAt)) {
                 $average = $one['values']['average']['value'] ?? null;
 
                 return is_numeric($average) ? (float) $average : null;
@@ -74,7 +97,7 @@ final readonly class Past
     public function toldBackwards(): array
     {
         $told = [];
-        foreach ($this->recorded as $one) {
+        foreach ($this->read()->recorded as $one) {
             foreach ($one['check'] === 'power.rotation' && is_array($one['input']['loads'] ?? null) ? $one['input']['loads'] : [] as $load) {
                 if (is_string($load['name'] ?? null) && isset($load['hours_backwards'])) {
                     $told[$load['name']] = $load['hours_backwards'];
@@ -93,7 +116,7 @@ final readonly class Past
     public function provedSinceReversal(): array
     {
         $found = [];
-        foreach ($this->recorded as $one) {
+        foreach ($this->read()->recorded as $one) {
             if ($one['check'] === 'power.rotation') {
                 $reversed = array_filter($one['codes'], fn (string $code): bool => $code === 'supply_reversed' || str_starts_with($code, 'load_reversed:'));
                 $found = $reversed === [] ? $found : [];
@@ -109,5 +132,15 @@ final readonly class Past
         }
 
         return array_map(fn (array $proofs): array => array_keys($proofs), $found);
+    }
+
+    private function read(): self
+    {
+        if ($this->unread !== null) {
+            $read = ($this->unread)();
+            [$this->recorded, $this->motorsOut, $this->startedAt, $this->unread] = [$read->recorded, $read->motorsOut, $read->startedAt, null];
+        }
+
+        return $this;
     }
 }

@@ -86,7 +86,7 @@ final class Rotation implements Check, DrawsOnRecord
         foreach ($past->toldBackwards() as $name => $time) {
             $each[$name]['hours_backwards'] = $time;
         }
-        foreach ($past->motorsOut as $name) {
+        foreach ($past->motorsOut() as $name) {
             $each[$name]['out'] = true;
         }
 

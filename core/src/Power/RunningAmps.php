@@ -94,7 +94,7 @@ final class RunningAmps implements Check, DrawsOnRecord, Draws
     /** What is tagged out of service. */
     public static function bringsIn(Past $past, string $subject): array
     {
-        return ['loads' => array_fill_keys($past->motorsOut, ['out' => true])];
+        return ['loads' => array_fill_keys($past->motorsOut(), ['out' => true])];
     }
 
     public function contradictions(Input $in): iterable

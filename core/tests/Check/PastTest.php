@@ -8,6 +8,7 @@ use IronStart\Core\Check\Past;
 use IronStart\Core\Power\Circuit;
 use IronStart\Core\Power\ControlVoltage;
 use IronStart\Core\Power\Rotation;
+use IronStart\Core\Power\Voltage;
 use PHPUnit\Framework\TestCase;
 
 /** What a check takes from the entries before it. */
@@ -59,6 +60,21 @@ final class PastTest extends TestCase
         self::assertSame([], Circuit::bringsIn($average(481.0), 'old_disconnect'));
         self::assertSame([[], ['supply_average' => ['value' => 50.0, 'unit' => 'V']], []], array_map(fn (float $v): array => ControlVoltage::bringsIn($average($v), 'machine'), [49.9, 50.0, 1000.1]));
         self::assertSame([[], ['line_voltage' => ['value' => 50.0, 'unit' => 'V']]], array_map(fn (float $v): array => Circuit::bringsIn($average($v), 'machine'), [49.9, 50.0]));
+    }
+
+    public function testItIsReadOnceAndOnlyWhenACheckAsks(): void
+    {
+        $reads = 0;
+        $past = Past::whenAsked(function () use (&$reads): Past {
+            $reads++;
+
+            return new Past([self::entry('power.voltage', 'clear', [], 1, 'machine', [], ['average' => ['value' => 481.0, 'unit' => 'V']]), self::entry('power.voltage', 'clear', [], 4, 'machine', [], ['average' => ['value' => 470.0, 'unit' => 'V']])], ['C2'], 3);
+        });
+        self::assertSame([], Voltage::bringsIn($past, 'machine'));
+        self::assertSame(0, $reads, 'at rest the voltage asks for nothing');
+        self::assertSame(['no_load_average' => ['value' => 481.0, 'unit' => 'V']], Voltage::bringsIn($past, 'loaded'));
+        self::assertSame([['C2'], 4], [$past->motorsOut(), $past->last('power.voltage', 'machine')['at'] ?? 0]);
+        self::assertSame(1, $reads);
     }
 
     public function testTheLastOfACheckAboutASubject(): void

@@ -2,16 +2,19 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { computed, defineComponent, h, ref } from 'vue'
 import type { CheckView, FieldView, MachineView, TapeEntry } from '@/api/client'
 import { i18n } from '@/i18n'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import catalogue from '../../../tests/fixtures/checks.json'
+import { fieldOf, provideBench } from './bench'
 import BenchFrame from './BenchFrame.vue'
 import { draftOf, fillFrom, freshDraft, inputOf, isPristine, keysOf, type Draft } from './entered'
 import { BENCHES, GATES, tabOf } from './gates'
 import { typedOver } from './plate'
 import { canTell, ranBackwards } from './power/rotation'
+import BenchRows from './rows/BenchRows.vue'
 import { since } from './since'
 import { isOfParts, named, type BenchSpec } from './spec'
 
@@ -121,6 +124,37 @@ describe.each(BENCHES.map((spec) => [spec.id, spec] as const))('bench %s', (_, s
         expect(input[field.name], field.name).toBeDefined()
       expect(inputOf(check, prefill, draftOf(check, prefill, input), part.fixed)).toEqual(input)
     }
+  })
+})
+
+describe('a box that is asked for', () => {
+  it('stays in sight when the verdict says something else first', async () => {
+    const spec = BENCHES.find((one) => one.id === 'lockout')!
+    const asked = ref(['waited'])
+    const Rows = defineComponent(() => {
+      provideBench({
+        spec,
+        checks: computed(() => [checkOf('power.lockout')]),
+        draft: ref(freshDraft()),
+        context: computed(() => ({}) as never),
+        prefill: computed(() => ({})),
+        problemAt: () => '',
+        field: (path) => fieldOf([checkOf('power.lockout')], path),
+        missing: computed(() => new Set(asked.value)),
+      })
+      return () => h(BenchRows)
+    })
+    const rows = mount(Rows, { global: { plugins: [i18n] } })
+    const boxes = () => rows.findAll('label').map((label) => label.text())
+    expect(boxes().some((text) => text.startsWith('Waited'))).toBe(true)
+    expect(boxes().some((text) => text.startsWith('Drive bus'))).toBe(false)
+    asked.value = ['bus_volts']
+    await flushPromises()
+    for (const name of ['Waited', 'Drive bus'])
+      expect(
+        boxes().some((text) => text.startsWith(name)),
+        name,
+      ).toBe(true)
   })
 })
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
 import { fieldOf, fromSheet, useBench } from '../bench'
@@ -54,7 +54,16 @@ const fixed = computed(
 const more = ref(false)
 /** What is asked for as it stands, or was typed, is not hidden. */
 const wanted = (f: FieldView) => bench.missing.value.has(f.name) || isTyped(bench.draft.value.values[f.name])
-const shownRest = computed(() => (more.value ? rest.value : rest.value.filter(wanted)))
+/** What was in sight once stays: a box doesn't vanish from under the finger because the verdict says something else first. */
+const seen = ref(new Set<string>())
+watch(
+  () => rest.value.filter(wanted).map((f) => f.name),
+  (names) => names.forEach((name) => seen.value.add(name)),
+  { immediate: true },
+)
+const shownRest = computed(() =>
+  more.value ? rest.value : rest.value.filter((f) => wanted(f) || seen.value.has(f.name)),
+)
 const hidden = computed(() => rest.value.filter((f) => !shownRest.value.includes(f)))
 
 /** Words to press that the sheet knows, such as the taps of a transformer. */

@@ -6,6 +6,7 @@ use App\Http\Middleware\AsCompany;
 use App\Http\Middleware\ByOwnerLink;
 use App\Http\Middleware\RequireRole;
 use App\Http\Middleware\SafetyHeaders;
+use App\Http\Middleware\Whose;
 use App\Http\Problems\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -30,7 +31,7 @@ $app = Application::configure(basePath: $base)
             Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class,
             Illuminate\Routing\Middleware\SubstituteBindings::class,
         ]);
-        $middleware->alias(['company' => AsCompany::class, 'role' => RequireRole::class, 'owner' => ByOwnerLink::class]);
+        $middleware->alias(['company' => AsCompany::class, 'role' => RequireRole::class, 'owner' => ByOwnerLink::class, 'whose' => Whose::class]);
         $middleware->priority([
             Illuminate\Cookie\Middleware\EncryptCookies::class,
             Illuminate\Session\Middleware\StartSession::class,
@@ -39,6 +40,7 @@ $app = Application::configure(basePath: $base)
             // Whoever guesses is slowed down before anything is looked up.
             Illuminate\Routing\Middleware\ThrottleRequests::class,
             AsCompany::class,
+            Whose::class,
             ByOwnerLink::class,
             Illuminate\Routing\Middleware\SubstituteBindings::class,
             RequireRole::class,

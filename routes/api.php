@@ -37,8 +37,8 @@ Route::middleware(['throttle:60,1', 'owner'])->group(function (): void {
 });
 
 Route::middleware(['auth', 'company'])->group(function (): void {
-    Route::delete('session', [SessionController::class, 'destroy']);
-    Route::patch('me', [SessionController::class, 'prefer']);
+    Route::delete('session', [SessionController::class, 'destroy'])->middleware('whose');
+    Route::patch('me', [SessionController::class, 'prefer'])->middleware('whose');
     Route::get('checks', [JudgeController::class, 'index']);
     Route::post('judge/{check}', [JudgeController::class, 'judge']);
     Route::get('today', [TodayController::class, 'show']);
@@ -71,7 +71,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('company', [CompanyController::class, 'show'])->middleware('role:people');
     Route::get('instruments', [InstrumentController::class, 'index']);
 
-    Route::middleware(Once::class)->whereNumber(['machine', 'putBack', 'clock', 'item', 'asked', 'instrument', 'person', 'site', 'job', 'link'])->group(function (): void {
+    Route::middleware(['whose', Once::class])->whereNumber(['machine', 'putBack', 'clock', 'item', 'asked', 'instrument', 'person', 'site', 'job', 'link'])->group(function (): void {
         Route::post('machines/{machine}/checks', [MachineController::class, 'recordTogether'])->middleware('role:record');
         Route::post('machines/{machine}/checks/{check}', [MachineController::class, 'record'])->middleware('role:record');
         Route::post('machines/{machine}/notes', [MachineController::class, 'note'])->middleware('role:record');

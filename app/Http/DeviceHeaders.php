@@ -10,7 +10,7 @@ use App\Support\Stamp;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 
-/** What the device says about itself with every write: its id, and its own time. */
+/** What the device says with every write: its own id and time, and whose the write is. */
 final class DeviceHeaders
 {
     private const ISO = '/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d{1,6})?(?:Z|[+-]\d\d:\d\d)$/';
@@ -22,6 +22,16 @@ final class DeviceHeaders
         return is_string($device) && preg_match('/^[A-Za-z0-9._-]{0,64}$/', $device) === 1
             ? $device
             : throw Refusal::field('X-Device', $device, 'at most 64 letters, digits, dots, dashes or underscores');
+    }
+
+    /** X-Person: the id of whoever wrote this. */
+    public static function writer(Request $request): int
+    {
+        $person = $request->header('X-Person');
+
+        return is_string($person) && preg_match('/^[1-9]\d{0,17}$/', $person) === 1
+            ? (int) $person
+            : throw Refusal::field('X-Person', $person, 'the id of the person who writes, as the session tells it');
     }
 
     /**

@@ -14,6 +14,7 @@ enum Reason: string
     case TooOften = 'too-often';
     case StaleSession = 'stale-session';
     case NotYours = 'not-yours';
+    case OtherPerson = 'other-person';
     case NotReady = 'not-ready';
     case AlreadyDone = 'already-done';
     case TooLarge = 'too-large';

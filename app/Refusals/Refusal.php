@@ -60,6 +60,14 @@ final class Refusal extends \RuntimeException
         return new self(Reason::NotYours, 'Ask the start-up tech or the lead on this job.');
     }
 
+    /** @param string $writer '' when it is nobody of this company */
+    public static function ofSomebodyElse(string $writer, string $signedIn): self
+    {
+        $written = $writer === '' ? 'somebody else' : $writer;
+
+        return new self(Reason::OtherPerson, "$signedIn is signed in here now; this was written by $written. Nothing was recorded.", ['whose' => ['writer' => $writer, 'signedIn' => $signedIn]]);
+    }
+
     /** @param list<string> $reasons why it may not be started, one sentence each */
     public static function notReady(array $reasons): self
     {

@@ -4,10 +4,12 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { useKeys } from '@/composables/useKeys'
+import { keeping } from '@/lib/keeping'
 import { left } from '@/lib/time'
 import ClockBell from '@/screens/shell/ClockBell.vue'
 import ClocksDialog from '@/screens/shell/ClocksDialog.vue'
 import SearchDialog from '@/screens/shell/SearchDialog.vue'
+import OtherPersonDialog from '@/screens/shell/OtherPersonDialog.vue'
 import OutboxDialog from '@/screens/shell/OutboxDialog.vue'
 import { useClocks } from '@/stores/clocks'
 import { useMachine } from '@/stores/machine'
@@ -94,12 +96,12 @@ async function leave() {
         >
       </nav>
       <button
-        v-if="route.name !== 'machine' && outbox.items.length > 0"
+        v-if="route.name !== 'machine' && outbox.mine.length > 0"
         type="button"
         class="bar waits"
         @click="showOutbox = true"
       >
-        {{ t('foot.waiting', { count: outbox.items.length }) }}
+        {{ t('foot.waiting', { count: outbox.mine.length }) }}
       </button>
       <button type="button" class="bar find" :aria-label="t('search.title')" @click="showSearch = true">
         <span>{{ t('search.field') }}</span><kbd>/</kbd>
@@ -115,7 +117,10 @@ async function leave() {
         >
       </button>
     </header>
-    <ClockBell class="calls" />
+    <div class="calls">
+      <ClockBell />
+      <p v-if="keeping.fails" class="keeps-nothing" role="status">{{ t('app.keepsNothing') }}</p>
+    </div>
     <main><RouterView :key="session.person?.id" /></main>
     <ElDialog v-model="menu" :title="t('app.settings')" width="min(420px, 94vw)">
       <div class="menu">
@@ -155,6 +160,7 @@ async function leave() {
     <ClocksDialog v-model="showClocks" :at="atMachineId" />
     <SearchDialog v-model="showSearch" />
     <OutboxDialog v-model="showOutbox" />
+    <OtherPersonDialog />
   </div>
 </template>
 
@@ -217,6 +223,11 @@ nav .on {
 }
 .calls {
   grid-row: 2;
+}
+.keeps-nothing {
+  padding: 8px 18px;
+  border-left: 8px solid var(--forge);
+  background: var(--pan);
 }
 .link {
   display: grid;

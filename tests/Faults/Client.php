@@ -11,12 +11,15 @@ final class Client
 
     private string $token = '';
 
+    private string $person = '';
+
     public function __construct(private readonly string $base, private readonly string $device, string $name)
     {
         $this->curl = curl_init();
         curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 20]);
         $this->call('GET', 'session');
-        [$status] = $this->call('POST', 'session/demo', ['name' => $name]);
+        [$status, $session] = $this->call('POST', 'session/demo', ['name' => $name]);
+        $this->person = (string) ($session['person']['id'] ?? '');
         if ($status !== 200) {
             throw new \RuntimeException("$name could not sign in: $status");
         }
@@ -39,7 +42,7 @@ final class Client
     {
         $this->prepare('POST', $path, [], $key);
         curl_setopt($this->curl, CURLOPT_POSTFIELDS, $bytes);
-        curl_setopt($this->curl, CURLOPT_HTTPHEADER, ['Accept: application/json', "Content-Type: $type", "X-XSRF-TOKEN: $this->token", "X-Device: $this->device", "Idempotency-Key: $key"]);
+        curl_setopt($this->curl, CURLOPT_HTTPHEADER, ['Accept: application/json', "Content-Type: $type", "X-XSRF-TOKEN: $this->token", "X-Device: $this->device", "X-Person: $this->person", "Idempotency-Key: $key"]);
 
         return $this->read((string) curl_exec($this->curl))[0];
     }
@@ -73,7 +76,7 @@ final class Client
             CURLOPT_URL => "$this->base/api/v1/$path",
             CURLOPT_CUSTOMREQUEST => $method,
             CURLOPT_POSTFIELDS => $body === null ? '' : json_encode((object) $body, JSON_THROW_ON_ERROR),
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: $this->token", "X-Device: $this->device", "X-Device-Time: $now", "X-Device-Sent: $now", ...($key === '' ? [] : ["Idempotency-Key: $key"]), ...($minimal ? ['Prefer: return=minimal'] : [])],
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: $this->token", "X-Device: $this->device", "X-Person: $this->person", "X-Device-Time: $now", "X-Device-Sent: $now", ...($key === '' ? [] : ["Idempotency-Key: $key"]), ...($minimal ? ['Prefer: return=minimal'] : [])],
         ]);
     }
 

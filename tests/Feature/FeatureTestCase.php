@@ -53,7 +53,7 @@ abstract class FeatureTestCase extends TestCase
         // Every request is a new one: nothing of the last may be remembered.
         app(CurrentCompany::class)->set(null);
 
-        return $this->actingAs($person)->postJson("/api/v1/$path", $body, $headers + ['Idempotency-Key' => 'test-key-' . ++$this->keys, 'X-Device' => 'test']);
+        return $this->actingAs($person)->postJson("/api/v1/$path", $body, $headers + ['Idempotency-Key' => 'test-key-' . ++$this->keys, 'X-Device' => 'test', 'X-Person' => (string) $person->id]);
     }
 
     /**

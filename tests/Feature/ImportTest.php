@@ -106,6 +106,6 @@ final class ImportTest extends FeatureTestCase
     {
         app(CurrentCompany::class)->set(null);
 
-        return $this->actingAs($this->office)->call('POST', "/api/v1/import/$path", [], [], [], $this->transformHeadersToServerVars(['Idempotency-Key' => 'import-key-' . ++$this->sent, 'X-Device' => 'test', 'Content-Type' => 'text/csv', 'Accept' => 'application/json']), $csv);
+        return $this->actingAs($this->office)->call('POST', "/api/v1/import/$path", [], [], [], $this->transformHeadersToServerVars(['Idempotency-Key' => 'import-key-' . ++$this->sent, 'X-Device' => 'test', 'X-Person' => (string) $this->office->id, 'Content-Type' => 'text/csv', 'Accept' => 'application/json']), $csv);
     }
 }

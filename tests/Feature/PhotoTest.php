@@ -107,6 +107,6 @@ final class PhotoTest extends FeatureTestCase
     {
         app(CurrentCompany::class)->set(null);
 
-        return $this->actingAs($this->starter)->call('POST', "/api/v1/machines/{$this->machine->id}/photos?about=$about&caption=Meter", [], [], [], $this->transformHeadersToServerVars(['Idempotency-Key' => 'photo-key-' . ++$this->sent, 'X-Device' => 'test', 'Content-Type' => 'image/jpeg', 'Accept' => 'application/json']), $photo);
+        return $this->actingAs($this->starter)->call('POST', "/api/v1/machines/{$this->machine->id}/photos?about=$about&caption=Meter", [], [], [], $this->transformHeadersToServerVars(['Idempotency-Key' => 'photo-key-' . ++$this->sent, 'X-Device' => 'test', 'X-Person' => (string) $this->starter->id, 'Content-Type' => 'image/jpeg', 'Accept' => 'application/json']), $photo);
     }
 }

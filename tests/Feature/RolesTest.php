@@ -45,7 +45,7 @@ final class RolesTest extends FeatureTestCase
             $may = array_filter($rights, fn (string $m): bool => ! $role->may(substr($m, strlen('role:')))) === [];
             $method = $route->methods()[0];
             app(CurrentCompany::class)->set(null);
-            $status = $this->actingAs($person->refresh())->json($method, '/' . strtr($route->uri(), $ids), [], ['Idempotency-Key' => "roles-$role->value-" . ++$tried, 'X-Device' => 'test'])->getStatusCode();
+            $status = $this->actingAs($person->refresh())->json($method, '/' . strtr($route->uri(), $ids), [], ['Idempotency-Key' => "roles-$role->value-" . ++$tried, 'X-Device' => 'test', 'X-Person' => (string) $person->id])->getStatusCode();
             self::assertSame($may, $status !== 403, "$method {$route->uri()} as $role->value: $status");
             self::assertNotSame(500, $status, "$method {$route->uri()} as $role->value");
         }

@@ -51,8 +51,9 @@ final class SessionTest extends FeatureTestCase
     public function testHowOneLikesItIsKept(): void
     {
         $person = $this->person(Role::Helper);
-        $this->actingAs($person)->patchJson('/api/v1/me', ['units' => 'si', 'theme' => 'dark', 'fieldUnits' => ['length' => 'ft']])->assertOk()->assertJsonPath('person.fieldUnits.length', 'ft');
-        $this->actingAs($person)->patchJson('/api/v1/me', ['units' => 'imperial'])->assertStatus(422)->assertJsonPath('field', 'units');
-        $this->actingAs($person)->patchJson('/api/v1/me', ['fieldUnits' => ['length' => 'psig']])->assertStatus(422)->assertJsonPath('field', 'fieldUnits.length');
+        $mine = ['X-Person' => (string) $person->id];
+        $this->actingAs($person)->patchJson('/api/v1/me', ['units' => 'si', 'theme' => 'dark', 'fieldUnits' => ['length' => 'ft']], $mine)->assertOk()->assertJsonPath('person.fieldUnits.length', 'ft');
+        $this->actingAs($person)->patchJson('/api/v1/me', ['units' => 'imperial'], $mine)->assertStatus(422)->assertJsonPath('field', 'units');
+        $this->actingAs($person)->patchJson('/api/v1/me', ['fieldUnits' => ['length' => 'psig']], $mine)->assertStatus(422)->assertJsonPath('field', 'fieldUnits.length');
     }
 }

@@ -25,7 +25,7 @@ final class StrangersTest extends FeatureTestCase
             foreach ($this->routesWith('{machine}') as [$method, $uri]) {
                 $path = strtr($uri, ['{machine}' => (string) $machine->id, '{check}' => 'power.voltage', '{putBack}' => (string) $lock, '{at}' => '1', '{clock}' => '1', '{item}' => '1', '{asked}' => '1', '{link}' => '1']);
                 app(CurrentCompany::class)->set(null);
-                $answer = $this->actingAs($stranger)->json($method, "/$path", ['text' => 'x', 'word' => 'x', 'at' => 1, 'reason' => 'x', 'input' => []], ['Idempotency-Key' => "stranger-$role->value-$tried"]);
+                $answer = $this->actingAs($stranger)->json($method, "/$path", ['text' => 'x', 'word' => 'x', 'at' => 1, 'reason' => 'x', 'input' => []], ['Idempotency-Key' => "stranger-$role->value-$tried", 'X-Person' => (string) $stranger->id]);
                 self::assertSame(404, $answer->status(), "$method $path as $role->value");
                 $tried++;
             }

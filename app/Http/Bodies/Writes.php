@@ -35,7 +35,7 @@ final class Writes extends OA\Post
             path: $path,
             operationId: $operation,
             tags: [$tag],
-            parameters: $once ? [...$parameters, new OA\Parameter(ref: '#/components/parameters/key')] : $parameters,
+            parameters: $once ? [...$parameters, new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(ref: '#/components/parameters/writer')] : $parameters,
             requestBody: new OA\RequestBody(content: new OA\JsonContent(...self::object(Bodies::of($operation)))),
             responses: [new OA\Response(response: $status, description: $says, content: new OA\JsonContent(ref: $answers)), ...$problems],
         );

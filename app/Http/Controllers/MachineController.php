@@ -33,6 +33,7 @@ use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
 #[OA\Parameter(parameter: 'machine', name: 'machine', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+#[OA\Parameter(parameter: 'writer', name: 'X-Person', in: 'header', required: true, description: 'The id of whoever wrote it. It is taken only while the same person is signed in.', schema: new OA\Schema(type: 'string'))]
 #[OA\Parameter(parameter: 'key', name: 'Idempotency-Key', in: 'header', required: true, schema: new OA\Schema(type: 'string'))]
 final class MachineController
 {

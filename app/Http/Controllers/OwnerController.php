@@ -50,7 +50,7 @@ final class OwnerController
         return Reply::with(new LinkView("/owner/{$links->make($by, $machine, $body->text('forWhom'), (int) $body->whole('days'))->text}", false), 201);
     }
 
-    #[OA\Post(path: '/api/v1/machines/{machine}/owner-links/{link}/withdraw', operationId: 'withdrawOwnerLink', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'link', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 201, description: 'Withdrawn', content: new OA\JsonContent(ref: OwnerLinksView::class)), new OA\Response(response: 409, description: 'It was already', content: new OA\JsonContent(ref: ProblemView::class))])]
+    #[OA\Post(path: '/api/v1/machines/{machine}/owner-links/{link}/withdraw', operationId: 'withdrawOwnerLink', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(ref: '#/components/parameters/writer'), new OA\Parameter(name: 'link', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 201, description: 'Withdrawn', content: new OA\JsonContent(ref: OwnerLinksView::class)), new OA\Response(response: 409, description: 'It was already', content: new OA\JsonContent(ref: ProblemView::class))])]
     public function withdraw(Machine $machine, int $link, #[CurrentUser] User $by, OwnerLinks $links): JsonResponse
     {
         $links->withdraw($by, $machine, $link);

@@ -47,7 +47,7 @@ final class PeopleController
         return $this->link($request, $token, $email, "$by->name invites you to Iron Start");
     }
 
-    #[OA\Post(path: '/api/v1/people/{person}/reset', operationId: 'resetLink', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/person'), new OA\Parameter(ref: '#/components/parameters/key')], responses: [new OA\Response(response: 201, description: 'The link to hand over', content: new OA\JsonContent(ref: LinkView::class))])]
+    #[OA\Post(path: '/api/v1/people/{person}/reset', operationId: 'resetLink', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/person'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(ref: '#/components/parameters/writer')], responses: [new OA\Response(response: 201, description: 'The link to hand over', content: new OA\JsonContent(ref: LinkView::class))])]
     public function reset(Request $request, User $person, #[CurrentUser] User $by): JsonResponse
     {
         return $this->link($request, $this->people->resetLink($by, $person), $person->email, 'A new password for Iron Start');
@@ -69,7 +69,7 @@ final class PeopleController
         return Reply::with($this->list->for($by), 201);
     }
 
-    #[OA\Post(path: '/api/v1/people/{person}/sign-out', operationId: 'signOutEverywhere', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/person'), new OA\Parameter(ref: '#/components/parameters/key')], responses: [new OA\Response(response: 201, description: 'Signed out everywhere', content: new OA\JsonContent(ref: PeopleView::class))])]
+    #[OA\Post(path: '/api/v1/people/{person}/sign-out', operationId: 'signOutEverywhere', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/person'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(ref: '#/components/parameters/writer')], responses: [new OA\Response(response: 201, description: 'Signed out everywhere', content: new OA\JsonContent(ref: PeopleView::class))])]
     public function signOut(User $person, #[CurrentUser] User $by): JsonResponse
     {
         $this->people->signOutEverywhere($by, $person);

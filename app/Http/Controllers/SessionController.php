@@ -53,7 +53,7 @@ final class SessionController
         return Reply::with($this->view($this->signIn->toDemo($request, Body::of($request, 'signInToDemo')->text('name'))));
     }
 
-    #[OA\Delete(path: '/api/v1/session', operationId: 'signOut', tags: ['session'], responses: [new OA\Response(response: 204, description: 'Signed out')])]
+    #[OA\Delete(path: '/api/v1/session', operationId: 'signOut', tags: ['session'], parameters: [new OA\Parameter(ref: '#/components/parameters/writer')], responses: [new OA\Response(response: 204, description: 'Signed out')])]
     public function destroy(Request $request): Response
     {
         $this->signIn->out($request);
@@ -61,7 +61,7 @@ final class SessionController
         return new Response('', 204);
     }
 
-    #[OA\Patch(path: '/api/v1/me', operationId: 'prefer', tags: ['session'], requestBody: new OA\RequestBody(content: new OA\JsonContent(properties: [new OA\Property(property: 'units', type: 'string'), new OA\Property(property: 'theme', type: 'string'), new OA\Property(property: 'fieldUnits', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))])), responses: [new OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: SessionView::class))])]
+    #[OA\Patch(path: '/api/v1/me', operationId: 'prefer', tags: ['session'], parameters: [new OA\Parameter(ref: '#/components/parameters/writer')], requestBody: new OA\RequestBody(content: new OA\JsonContent(properties: [new OA\Property(property: 'units', type: 'string'), new OA\Property(property: 'theme', type: 'string'), new OA\Property(property: 'fieldUnits', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))])), responses: [new OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: SessionView::class))])]
     public function prefer(Request $request): JsonResponse
     {
         /** @var User $person */

@@ -41,7 +41,7 @@ final class SheetController
         return Reply::with($this->shelf->one($sheet));
     }
 
-    #[OA\Post(path: '/api/v1/sheets', operationId: 'keepSheet', tags: ['sheets'], parameters: [new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'seen', in: 'query', description: 'the version that was changed; left out for a file', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(type: 'object')), responses: [new OA\Response(response: 201, description: 'Kept as another version', content: new OA\JsonContent(ref: SheetView::class)), new OA\Response(response: 409, description: 'Somebody made another version meanwhile', content: new OA\JsonContent(ref: ProblemView::class))])]
+    #[OA\Post(path: '/api/v1/sheets', operationId: 'keepSheet', tags: ['sheets'], parameters: [new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(ref: '#/components/parameters/writer'), new OA\Parameter(name: 'seen', in: 'query', description: 'the version that was changed; left out for a file', schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(type: 'object')), responses: [new OA\Response(response: 201, description: 'Kept as another version', content: new OA\JsonContent(ref: SheetView::class)), new OA\Response(response: 409, description: 'Somebody made another version meanwhile', content: new OA\JsonContent(ref: ProblemView::class))])]
     public function keep(Request $request, KeepSheet $action, #[CurrentUser] User $by): JsonResponse
     {
         if (strlen($request->getContent()) > self::BYTES) {

@@ -38,7 +38,7 @@ final class TableController
         return Reply::with($this->import($table)->preview($request->getContent()));
     }
 
-    #[OA\Post(path: '/api/v1/import/{table}', operationId: 'import', tags: ['office'], parameters: [new OA\Parameter(ref: '#/components/parameters/table'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(name: 'digest', in: 'query', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string'))), responses: [new OA\Response(response: 201, description: 'All of it is there', content: new OA\JsonContent(ref: ImportView::class)), new OA\Response(response: 422, description: 'Something is wrong: nothing was done', content: new OA\JsonContent(ref: ProblemView::class))])]
+    #[OA\Post(path: '/api/v1/import/{table}', operationId: 'import', tags: ['office'], parameters: [new OA\Parameter(ref: '#/components/parameters/table'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(ref: '#/components/parameters/writer'), new OA\Parameter(name: 'digest', in: 'query', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string'))), responses: [new OA\Response(response: 201, description: 'All of it is there', content: new OA\JsonContent(ref: ImportView::class)), new OA\Response(response: 422, description: 'Something is wrong: nothing was done', content: new OA\JsonContent(ref: ProblemView::class))])]
     public function bring(Request $request, string $table, #[CurrentUser] User $by): JsonResponse
     {
         $digest = $request->query('digest', '');

@@ -36,19 +36,18 @@ final class Once
         if (! is_string($key) || preg_match('/^[A-Za-z0-9._-]{8,64}$/', $key) !== 1) {
             throw Refusal::field('Idempotency-Key', $key, 'a header of 8 to 64 letters, digits, dots, dashes or underscores, another for each write');
         }
-        $row = ['company_id' => $this->company->id(), 'device_id' => DeviceHeaders::device($request), 'key' => $key];
-        $print = hash('sha256', $request->method() . ' ' . $request->path() . "\n" . $request->getContent());
+        $row = ['company_id' => $this->company->id(), 'key' => $key];
+        $print = self::print($request);
         $this->db->beginTransaction();
         try {
-            $fresh = $this->db->table('idempotency_keys')->insertOrIgnore($row + ['status' => 0, 'answer' => '{}', 'created_at' => now()]);
+            $fresh = $this->db->table('idempotency_keys')->insertOrIgnore($row + ['print' => $print, 'status' => 0, 'answer' => '{}', 'created_at' => now()]);
             $response = $fresh === 1 ? $next($request) : $this->first($row, $print);
             if ($fresh !== 1 || $response->getStatusCode() >= 400) {
                 $this->db->rollBack();
 
                 return $response;
             }
-            $kept = ['print' => $print] + self::kept($response);
-            $this->db->table('idempotency_keys')->where($row)->update(['status' => $response->getStatusCode(), 'answer' => json_encode($kept, JSON_THROW_ON_ERROR)]);
+            $this->db->table('idempotency_keys')->where($row)->update(['status' => $response->getStatusCode(), 'answer' => json_encode((object) self::kept($response), JSON_THROW_ON_ERROR)]);
             $this->db->commit();
 
             return $response;
@@ -60,12 +59,23 @@ final class Once
         }
     }
 
+    /** The whole request, and whose it is: with the same key nothing else is done, and nobody else is answered. */
+    private static function print(Request $request): string
+    {
+        $person = $request->user();
+
+        return hash('sha256', implode("\n", [
+            $person instanceof User ? "$person->id {$person->role->value}" : '', DeviceHeaders::device($request),
+            $request->method(), $request->path(), (string) $request->server('QUERY_STRING'), $request->getContent(),
+        ]));
+    }
+
     /** @param array<string, mixed> $row */
     private function first(array $row, string $print): Response
     {
         $kept = $this->db->table('idempotency_keys')->where($row)->first();
         $answer = json_decode($kept->answer ?? '', true);
-        if ($kept === null || ! is_array($answer) || ($answer['print'] ?? '') !== $print) {
+        if ($kept === null || ! is_array($answer) || $kept->print !== $print) {
             throw Refusal::keyUsedOtherwise();
         }
 

@@ -25,6 +25,7 @@ final readonly class Problem
             Reason::TooOften => [429, 'Too many tries'],
             Reason::StaleSession => [419, 'The session has ended'],
             Reason::NotYours => [403, 'Your role can\'t do this'],
+            Reason::OtherPerson => [409, 'Somebody else is signed in'],
             Reason::NotReady => [409, 'Not ready to start'],
             Reason::AlreadyDone => [409, 'Somebody beat you to it'],
             Reason::TooLarge => [413, 'This is too large'],

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch'
 import { wordsOf } from '@/lib/failure'
+import { keep, kept } from '@/lib/keeping'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -21,7 +22,11 @@ export type FieldView = Schemas['FieldView']
 export type VerdictView = Schemas['VerdictView']
 /** What somebody else wrote first. */
 export type Theirs = { at: number; who: string; when: string; words: string }
-export type ProblemView = Schemas['ProblemView'] & { theirs?: Theirs; yours?: { words: string } }
+export type ProblemView = Schemas['ProblemView'] & {
+  theirs?: Theirs
+  yours?: { words: string }
+  whose?: { writer: string; signedIn: string }
+}
 export type Drawing =
   | {
       shape: 'scale'
@@ -54,14 +59,16 @@ export type Drawing =
     }
 export type Verdict = VerdictView & { drawing?: Drawing }
 
+/** Somebody else has signed in since this page was opened: of it, nothing is taken any more. */
+export const OTHER_PERSON = '/problems/other-person'
 const DEVICE_KEY = 'iron-start.device'
 
 /** A name for this device, made once and kept. */
 export function deviceId(): string {
-  let id = localStorage.getItem(DEVICE_KEY)
+  let id = kept(DEVICE_KEY)
   if (id === null) {
     id = newKey()
-    localStorage.setItem(DEVICE_KEY, id)
+    keep(DEVICE_KEY, id)
   }
   return id
 }
@@ -71,6 +78,22 @@ export function newKey(): string {
   return Array.from(crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, '0')).join(
     '',
   )
+}
+
+let writer = 0
+
+/** Whose the writes of this page are: who is signed in as this page knows it, whatever another page has done since. */
+export function writesAs(person: number): void {
+  writer = person
+}
+
+export function whose(): { 'X-Person': string } {
+  return { 'X-Person': String(writer) }
+}
+
+/** What a write says of itself: its key, and whose it is. */
+export function signed(): { 'Idempotency-Key': string; 'X-Person': string } {
+  return { 'Idempotency-Key': newKey(), ...whose() }
 }
 
 /** What a write shows to prove that it comes from this page. */
@@ -95,6 +118,7 @@ api.use({
       request.headers.set('X-XSRF-TOKEN', token())
       request.headers.set('X-Device', deviceId())
       request.headers.set('X-Device-Time', new Date().toISOString())
+      request.headers.set('X-Person', String(writer))
     }
     return request
   },
@@ -139,5 +163,7 @@ export async function answer<T>(
   ) {
     throw new Unreachable(problem?.detail ?? 'The server did not answer properly.')
   }
+  if (problem.type === OTHER_PERSON)
+    window.dispatchEvent(new CustomEvent(OTHER_PERSON, { detail: problem.whose?.signedIn ?? '' }))
   throw new Refused(problem)
 }

@@ -1849,6 +1849,8 @@ export interface components {
     responses: never;
     parameters: {
         machine: number;
+        /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+        writer: string;
         key: string;
         /** @description Sites with their jobs and machines, what waits for review, what was done, search. */
         site: number;
@@ -1933,6 +1935,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path?: never;
             cookie?: never;
@@ -1975,6 +1979,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2007,6 +2013,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2038,6 +2046,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2072,6 +2082,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2104,6 +2116,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2135,6 +2149,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2165,6 +2181,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2196,6 +2214,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2236,6 +2256,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2298,6 +2320,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path?: never;
             cookie?: never;
@@ -2330,6 +2354,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 instrument: number;
@@ -2364,6 +2390,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2406,6 +2434,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2436,6 +2466,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2502,6 +2534,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2623,6 +2657,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2658,6 +2694,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2695,6 +2733,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2734,6 +2774,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2765,6 +2807,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2796,6 +2840,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2827,6 +2873,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2889,6 +2937,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2920,6 +2970,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -2976,6 +3028,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path?: never;
             cookie?: never;
@@ -3037,6 +3091,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 site: number;
@@ -3087,6 +3143,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 site: number;
@@ -3124,6 +3182,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 job: number;
@@ -3167,6 +3227,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 job: number;
@@ -3202,6 +3264,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -3333,6 +3397,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -3364,6 +3430,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -3499,6 +3567,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path?: never;
             cookie?: never;
@@ -3529,6 +3599,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
@@ -3554,6 +3626,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 person: number;
@@ -3593,6 +3667,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 person: number;
@@ -3632,6 +3708,8 @@ export interface operations {
             query?: never;
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
@@ -3732,6 +3810,8 @@ export interface operations {
             };
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 machine: components["parameters"]["machine"];
@@ -3960,7 +4040,10 @@ export interface operations {
     signOut: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4004,7 +4087,10 @@ export interface operations {
     prefer: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4059,6 +4145,8 @@ export interface operations {
             };
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path?: never;
             cookie?: never;
@@ -4179,6 +4267,8 @@ export interface operations {
             };
             header: {
                 "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
             };
             path: {
                 /** @description Tables in and out: sites and machines as comma-separated values. */

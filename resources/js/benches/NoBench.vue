@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { GateView } from '@/api/client'
 import VerdictLine from '@/components/VerdictLine.vue'
+import { useDraft } from '@/composables/useDraft'
 import { wordsOf } from '@/lib/failure'
 import { GATES } from './gates'
 import { useMachine } from '@/stores/machine'
@@ -13,7 +14,8 @@ const props = defineProps<{ gate: GateView }>()
 const { t } = useI18n()
 const machine = useMachine()
 const session = useSession()
-const text = ref('')
+const { draft, clear } = useDraft(`${machine.view?.id}.note.${props.gate.gate}`, () => ({ text: '' }))
+const text = computed({ get: () => draft.value.text, set: (typed) => (draft.value.text = typed) })
 const failure = ref('')
 const STATUS: Record<string, string> = { answered: 'clear', stopped: 'stop', overridden: 'watch' }
 
@@ -21,7 +23,7 @@ async function keep() {
   failure.value = ''
   try {
     await machine.note(props.gate.gate, text.value, { label: t('tape.note'), words: text.value })
-    text.value = ''
+    clear()
   } catch (error) {
     failure.value = wordsOf(error)
   }

@@ -1,10 +1,20 @@
 // @vitest-environment happy-dom
-import { beforeEach, describe, expect, it } from 'vitest'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
+import type { SessionView } from '@/api/client'
+import { keeping } from '@/lib/keeping'
+import { useSession } from '@/stores/session'
 import { isTyping } from './useKeys'
 import { useDraft } from './useDraft'
 
-beforeEach(() => localStorage.clear())
+beforeEach(() => {
+  localStorage.clear()
+  setActivePinia(createPinia())
+})
+afterEach(() => vi.unstubAllGlobals())
+const signIn = (id: number) =>
+  useSession().take({ person: { id, name: `P${id}` }, company: 'A', demo: [] } as unknown as SessionView)
 
 describe('what is typed', () => {
   it('is there again after a reload, and gone once it is recorded', async () => {
@@ -19,9 +29,32 @@ describe('what is typed', () => {
   })
 
   it('is kept apart by machine and bench, and survives a damaged store', () => {
-    localStorage.setItem('iron-start.draft.1.supply', '{broken')
+    localStorage.setItem('iron-start.draft.0.1.supply', '{broken')
     expect(useDraft('1.supply', () => ({ text: 'fresh' })).draft.value).toEqual({ text: 'fresh' })
     expect(useDraft('2.supply', () => ({ text: 'other' })).draft.value).toEqual({ text: 'other' })
+  })
+})
+
+describe('what somebody typed', () => {
+  it('is found by nobody else on a shared device', async () => {
+    signIn(1)
+    useDraft('1.supply', () => ({ text: '' })).draft.value.text = '481'
+    await nextTick()
+    signIn(2)
+    expect(useDraft('1.supply', () => ({ text: '' })).draft.value.text).toBe('')
+    signIn(1)
+    expect(useDraft('1.supply', () => ({ text: '' })).draft.value.text).toBe('481')
+  })
+
+  it('lasts as long as the page where the browser keeps nothing, and that is said', async () => {
+    const refuse = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+    vi.stubGlobal('localStorage', { setItem: refuse, getItem: refuse, removeItem: refuse })
+    keeping.fails = false
+    useDraft('1.amps', () => ({ text: '' })).draft.value.text = '9.7'
+    await nextTick()
+    expect([useDraft('1.amps', () => ({ text: '' })).draft.value.text, keeping.fails]).toEqual(['9.7', true])
   })
 })
 

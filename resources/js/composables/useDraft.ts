@@ -1,19 +1,21 @@
 import { ref, watch, type Ref } from 'vue'
+import { forget, keep, kept } from '@/lib/keeping'
+import { useSession } from '@/stores/session'
 
 /**
  * What is typed on a bench, kept on the device until it is recorded: a reload, a dead battery or a server
- * that is away lose nothing.
+ * that is away lose nothing. It belongs to whoever typed it: on a shared device nobody else finds it.
  */
 export function useDraft<T extends object>(
   key: string,
   fresh: () => T,
 ): { draft: Ref<T>; clear: () => void; put: (value: T) => void } {
-  const place = `iron-start.draft.${key}`
+  const place = `iron-start.draft.${useSession().person?.id ?? 0}.${key}`
   const draft = ref(read(place) ?? fresh()) as Ref<T>
-  watch(draft, (value) => localStorage.setItem(place, JSON.stringify(value)), { deep: true })
+  watch(draft, (value) => keep(place, JSON.stringify(value)), { deep: true })
 
   function clear() {
-    localStorage.removeItem(place)
+    forget(place)
     draft.value = fresh()
   }
 
@@ -23,8 +25,8 @@ export function useDraft<T extends object>(
 
   function read(from: string): T | undefined {
     try {
-      const kept = localStorage.getItem(from)
-      return kept === null ? undefined : { ...fresh(), ...(JSON.parse(kept) as T) }
+      const written = kept(from)
+      return written === null ? undefined : { ...fresh(), ...(JSON.parse(written) as T) }
     } catch {
       return undefined
     }

@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { ProblemView } from '@/api/client'
+import { keeping } from './keeping'
 
 /** A write that has not arrived yet, as it is kept on this device. */
 export type Waiting = {
@@ -7,6 +8,10 @@ export type Waiting = {
   key: string
   person: number
   who: string
+  /** Theirs; nobody of another one is told who it is. */
+  company?: string
+  /** So often it failed while the server answered. */
+  fails?: number
   machine: number
   machineName: string
   /** After /machines/{machine}/. A picture of a reading that waits itself is about that reading's key. */
@@ -18,8 +23,8 @@ export type Waiting = {
   label: string
   words: string
   deviceAt: string
-  /** Why the server would not take it. */
-  problem?: ProblemView
+  /** Why the server would not take it; `aside` when it only failed, again and again. */
+  problem?: ProblemView & { aside?: boolean }
 }
 
 /** What the device keeps: writes in their order, where those that arrived stand, and the last pages seen. */
@@ -111,11 +116,83 @@ export function memoryStore(): DeviceStore {
   }
 }
 
+/**
+ * Keeps in the first as long as that takes it, else in memory: a browser that lets nothing be kept, or whose room is
+ * full, is no reason not to send. What lies in memory has an id below 0.
+ */
+export function sturdyStore(shelf: DeviceStore, memory: DeviceStore = memoryStore()): DeviceStore {
+  async function orElse<T>(kept: () => Promise<T>, held: () => Promise<T>): Promise<T> {
+    try {
+      return await kept()
+    } catch {
+      keeping.fails = true
+      return held()
+    }
+  }
+  return {
+    add: (item) =>
+      orElse(
+        () => shelf.add(item),
+        async () => -(await memory.add(item)),
+      ),
+    put: (item) =>
+      item.id < 0
+        ? memory.put({ ...item, id: -item.id })
+        : orElse(
+            () => shelf.put(item),
+            async () => undefined,
+          ),
+    all: async () => [
+      ...(await orElse(
+        () => shelf.all(),
+        async () => [],
+      )),
+      ...(await memory.all()).map((item) => ({ ...item, id: -item.id })),
+    ],
+    drop: (id) =>
+      id < 0
+        ? memory.drop(-id)
+        : orElse(
+            () => shelf.drop(id),
+            async () => undefined,
+          ),
+    arrived: (key, at) =>
+      orElse(
+        () => shelf.arrived(key, at),
+        () => memory.arrived(key, at),
+      ),
+    placeOf: async (key) =>
+      (await memory.placeOf(key)) ??
+      (await orElse(
+        () => shelf.placeOf(key),
+        async () => undefined,
+      )),
+    keepPage: (name, page) =>
+      orElse(
+        () => shelf.keepPage(name, page),
+        () => memory.keepPage(name, page),
+      ),
+    page: async (name) =>
+      (await memory.page(name)) ??
+      (await orElse(
+        () => shelf.page(name),
+        async () => undefined,
+      )),
+    async forgetPages(beginning) {
+      await memory.forgetPages(beginning)
+      await orElse(
+        () => shelf.forgetPages(beginning),
+        async () => undefined,
+      )
+    },
+  }
+}
+
 let shared: DeviceStore | undefined
 
 /** This device's deviceStore. */
 export function deviceStore(): DeviceStore {
-  return (shared ??= typeof indexedDB === 'undefined' ? memoryStore() : databaseShelf())
+  return (shared ??= sturdyStore(databaseShelf()))
 }
 
 /** Another deviceStore, for the tests. */

@@ -1,3 +1,5 @@
+import { forget, keep, kept } from './keeping'
+
 /** Which kinds of a company's instruments, as it calls them, take a reading of a kind. */
 const CALLED: Record<string, RegExp> = {
   voltmeter: /three-phase|multi|volt/i,
@@ -20,11 +22,11 @@ export function fits(kind: string, called: string): boolean {
 
 /** The one used last for this kind of reading, on this device. */
 export function remembered(kind: string): number | undefined {
-  const id = Number(localStorage.getItem(place(kind)) ?? NaN)
+  const id = Number(kept(place(kind)) ?? NaN)
   return Number.isInteger(id) ? id : undefined
 }
 
 export function remember(kind: string, id: number | undefined): void {
-  if (id === undefined) localStorage.removeItem(place(kind))
-  else localStorage.setItem(place(kind), String(id))
+  if (id === undefined) forget(place(kind))
+  else keep(place(kind), String(id))
 }

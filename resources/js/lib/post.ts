@@ -1,4 +1,4 @@
-import { answer, deviceId, newKey, token } from '@/api/client'
+import { answer, deviceId, signed, token } from '@/api/client'
 
 /**
  * A write of the office, done now or not at all: it needs the server's word and is not kept for later.
@@ -14,7 +14,7 @@ export function post<T>(path: string, body: Record<string, unknown> | Blob | str
       headers: {
         Accept: 'application/json',
         'Content-Type': isTable ? 'text/csv' : 'application/json',
-        'Idempotency-Key': newKey(),
+        ...signed(),
         'X-Device': deviceId(),
         'X-XSRF-TOKEN': token(),
       },

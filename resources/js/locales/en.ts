@@ -13,6 +13,13 @@ export default {
     close: 'Close',
     cancel: 'Cancel',
     back: 'Back',
+    keepsNothing:
+      'This browser saves nothing. What you record is sent right away, but anything not sent yet is gone when you close this page.',
+  },
+  otherPerson: {
+    title: '{other} signed in on this device',
+    text: "This page is still {name}'s, so nothing more goes out from it. What {name} typed here stays on this device for {name}.",
+    goOn: 'Continue as {other}',
   },
   signIn: {
     title: 'Start it right.',
@@ -384,7 +391,10 @@ export default {
     title: 'Not sent yet',
     none: 'Everything has arrived.',
     written: 'written {time} by {who}',
-    others: 'It is sent when {who} signs in on this device.',
+    others:
+      '1 entry by {who} is waiting. It goes out when {who} signs in on this device. | {count} entries by {who} are waiting. They go out when {who} signs in on this device.',
+    somebody: 'somebody else',
+    aside: 'The server failed on this one three times, so it was set aside and the rest went ahead.',
     drop: 'Discard',
     asNote: 'Save as a note',
     now: 'Try now',

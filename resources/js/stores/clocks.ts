@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { answer, api, type ClockView } from '@/api/client'
 import { ring } from '@/lib/bell'
+import { keep, kept } from '@/lib/keeping'
 import { useOutbox } from './outbox'
 
 const RUNG_KEY = 'iron-start.rung'
@@ -41,7 +42,7 @@ export const useClocks = defineStore('clocks', () => {
 
   function hush(clock: ClockView) {
     rung.value = new Set([...rung.value, clock.id])
-    localStorage.setItem(RUNG_KEY, JSON.stringify([...rung.value].slice(-KEPT)))
+    keep(RUNG_KEY, JSON.stringify([...rung.value].slice(-KEPT)))
   }
 
   async function stop(clock: ClockView, label: string, word: string) {
@@ -59,7 +60,7 @@ export const useClocks = defineStore('clocks', () => {
 
   function read(): string[] {
     try {
-      return JSON.parse(localStorage.getItem(RUNG_KEY) ?? '[]') as string[]
+      return JSON.parse(kept(RUNG_KEY) ?? '[]') as string[]
     } catch {
       return []
     }

@@ -74,7 +74,7 @@ export const useMachine = defineStore('machine', () => {
   ) => write('checks', { parts, ...with_ }, said)
   /** Without signal, or with readings still waiting, nobody can know what stands in the way: it is kept as pressed. */
   const start = (said: Said) =>
-    write('starts', { unchecked: !reachable.value || useOutbox().waiting.length > 0 }, said)
+    write('starts', { unchecked: !reachable.value || useOutbox().held.length > 0 }, said)
   const note = (gate: number, text: string, said: Said) => write('notes', { gate, text }, said)
   const doubt = (at: number, reason: string, said: Said) => write('suspects', { at, reason }, said)
   const openGate = (gate: number, reason: string, said: Said) => write('overrides', { gate, reason }, said)

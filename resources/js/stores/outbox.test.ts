@@ -3,7 +3,8 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { Refused, type MachineView, type SessionView } from '@/api/client'
 import { flushPromises } from '@/composables/testing'
-import { memoryStore, deviceStore, useDeviceStore } from '@/lib/deviceStore'
+import { memoryStore, deviceStore, sturdyStore, useDeviceStore } from '@/lib/deviceStore'
+import { keeping } from '@/lib/keeping'
 import { useMachine } from './machine'
 import { useOutbox } from './outbox'
 import { useSession } from './session'
@@ -13,6 +14,7 @@ type Sent = {
   key: string
   at: string
   sent: string
+  person: string
   resolve: (r: Response) => void
   reject: (e: Error) => void
 }
@@ -20,6 +22,8 @@ let sent: Sent[] = []
 const json = (status: number, body: unknown) =>
   new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } })
 let stands = 4
+/** Whether nothing answers, when it is asked whether anything does. */
+let away = true
 const kept = (at = 5) => {
   stands = at
   return json(201, { at, putBack: null })
@@ -42,19 +46,25 @@ beforeEach(() => {
   useDeviceStore(memoryStore())
   sent = []
   stands = 4
+  away = true
   vi.stubGlobal('fetch', (path: string | Request, init: { headers: Record<string, string> }) =>
     typeof path !== 'string'
       ? Promise.resolve(machineNow())
-      : new Promise<Response>((resolve, reject) =>
-          sent.push({
-            path,
-            key: init.headers['Idempotency-Key'] ?? '',
-            at: init.headers['X-Device-Time'] ?? '',
-            sent: init.headers['X-Device-Sent'] ?? '',
-            resolve,
-            reject,
-          }),
-        ),
+      : path === '/api/v1/session'
+        ? away
+          ? Promise.reject(new TypeError('failed to fetch'))
+          : Promise.resolve(json(200, {}))
+        : new Promise<Response>((resolve, reject) =>
+            sent.push({
+              path,
+              key: init.headers['Idempotency-Key'] ?? '',
+              at: init.headers['X-Device-Time'] ?? '',
+              sent: init.headers['X-Device-Sent'] ?? '',
+              person: init.headers['X-Person'] ?? '',
+              resolve,
+              reject,
+            }),
+          ),
   )
   useMachine().view = { id: 1, name: 'before', putBack: [], news: 4 } as unknown as MachineView
   signIn(1)
@@ -141,7 +151,92 @@ describe('every write goes through the outbox', () => {
     signIn(1)
     void useOutbox().drain()
     await settle()
-    expect(sent).toHaveLength(2)
+    expect(sent.map((s) => s.person)).toEqual(['1', '1'])
+  })
+
+  it('lets somebody else neither drop nor rewrite nor send again what waits or was refused', async () => {
+    const lost = note()
+    await settle()
+    sent[0]?.reject(new TypeError('failed to fetch'))
+    await lost
+    void useOutbox().drain()
+    await settle()
+    sent[1]?.resolve(problem(409))
+    await settle()
+    const outbox = useOutbox()
+    const [item] = outbox.refused
+    signIn(2)
+    expect([outbox.mine.length, outbox.refused.length, outbox.of(1).length, outbox.others.length]).toEqual([
+      0, 0, 0, 1,
+    ])
+    await outbox.drop(item!)
+    await outbox.retry(item!)
+    await outbox.keepAsNote(item!, 'mine now')
+    expect([sent.length, outbox.others[0]?.problem?.status, outbox.items.length]).toEqual([2, 409, 1])
+  })
+
+  it('stops when somebody else has signed in on another page, and keeps what was written', async () => {
+    const lost = note()
+    await settle()
+    sent[0]?.resolve(
+      problem(409, { type: '/problems/other-person', whose: { writer: 'P1', signedIn: 'Ines' } }),
+    )
+    expect((await lost)?.at).toBeNull()
+    expect(useSession().other).toBe('Ines')
+    await useOutbox().drain()
+    expect([sent.length, useOutbox().waiting.length]).toEqual([1, 1])
+  })
+
+  it('sets aside what fails again and again while the server answers, and goes on with the rest', async () => {
+    away = false
+    const first = note()
+    await settle()
+    sent[0]?.resolve(problem(500))
+    expect((await first)?.at).toBeNull()
+    const second = note()
+    await settle()
+    sent[1]?.resolve(problem(500))
+    await second
+    expect([useOutbox().waiting.length, useOutbox().refused.length]).toEqual([2, 0])
+    void useOutbox().drain()
+    await settle()
+    sent[2]?.resolve(problem(500))
+    await settle()
+    sent[3]?.resolve(kept(5))
+    await settle()
+    const outbox = useOutbox()
+    expect([outbox.waiting.length, outbox.refused[0]?.problem?.aside]).toEqual([0, true])
+    expect(sent.map((s) => s.key === sent[0]?.key)).toEqual([true, true, true, false])
+    void outbox.retry(outbox.refused[0]!)
+    await settle()
+    sent[4]?.resolve(kept(6))
+    await settle()
+    expect(outbox.items).toEqual([])
+  })
+
+  it('goes on sending where the browser keeps nothing, and says so', async () => {
+    const full = () => Promise.reject(new DOMException('full', 'QuotaExceededError'))
+    useDeviceStore(
+      sturdyStore({
+        ...memoryStore(),
+        add: full,
+        put: full,
+        arrived: full,
+        keepPage: full,
+        all: full,
+        page: full,
+      }),
+    )
+    keeping.fails = false
+    const one = note()
+    await settle()
+    expect(keeping.fails).toBe(true)
+    sent[0]?.resolve(kept(5))
+    expect([(await one)?.at, useOutbox().items.length]).toEqual([5, 0])
+    const other = note()
+    await settle()
+    sent[1]?.reject(new TypeError('failed to fetch'))
+    expect([(await other)?.at, useOutbox().waiting.length]).toEqual([null, 1])
   })
 
   it('waits with 401 and 503, for these will pass', async () => {

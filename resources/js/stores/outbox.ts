@@ -4,6 +4,8 @@ import {
   answer,
   deviceId,
   newKey,
+  OTHER_PERSON,
+  problemOf,
   Refused,
   token,
   Unreachable,
@@ -25,6 +27,8 @@ const WAIT_MS = 20_000
 const PHOTO_WAIT_MS = 90_000
 /** The server was reached and will take it later, or from somebody who is signed in. */
 const LATER = [401, 408, 419, 425, 429, 500, 502, 503, 504]
+/** So often one write may fail while the server answers others; then it is set aside and the rest goes on. */
+const TRIES = 3
 
 /**
  * Every write of this device, kept before it is sent: in order, each under a key of its own, only as the person who
@@ -42,12 +46,17 @@ export const useOutbox = defineStore('outbox', () => {
   let lookAgain: (machines: Set<number>) => Promise<void> = async () => undefined
   channel?.addEventListener('message', () => void refresh())
 
-  const refused = computed(() => items.value.filter((item) => item.problem !== undefined))
-  const waiting = computed(() => items.value.filter((item) => item.problem === undefined))
-  const others = computed(() => waiting.value.filter((item) => item.person !== session.person?.id))
+  const isMine = (item: Waiting) => item.person === session.person?.id
+  const mine = computed(() => items.value.filter(isMine))
+  const refused = computed(() => mine.value.filter((item) => item.problem !== undefined))
+  const waiting = computed(() => mine.value.filter((item) => item.problem === undefined))
+  /** Anybody's on this device: what was read may not be on the tape yet. */
+  const held = computed(() => items.value.filter((item) => item.problem === undefined))
+  /** On a shared device something of somebody else may wait: it is seen that it does, and no more. */
+  const others = computed(() => items.value.filter((item) => !isMine(item)))
 
   function of(machine: number): Waiting[] {
-    return items.value.filter((item) => item.machine === machine)
+    return mine.value.filter((item) => item.machine === machine)
   }
 
   async function refresh() {
@@ -74,6 +83,7 @@ export const useOutbox = defineStore('outbox', () => {
       key,
       person: person.id,
       who: person.name,
+      company: session.view?.company ?? '',
       deviceAt: new Date().toISOString(),
     })
     await changed()
@@ -101,7 +111,9 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function round() {
     for (const item of await deviceStore().all()) {
-      if (item.problem !== undefined || item.person !== session.person?.id) continue
+      // Somebody else may have signed in while the last one was under way.
+      if (session.other !== null) break
+      if (item.problem !== undefined || !isMine(item)) continue
       if (!(await deliver(item))) break
     }
     await look()
@@ -136,15 +148,43 @@ export const useOutbox = defineStore('outbox', () => {
       settle(item.key, { at: done.at })
       return true
     } catch (error) {
+      if (error instanceof Refused && error.problem.type === OTHER_PERSON) return false
       if (error instanceof Refused && !LATER.includes(error.problem.status)) {
         await refuse(item, error.problem)
         return true
       }
-      if (error instanceof Refused && [401, 419].includes(error.problem.status))
+      if (error instanceof Refused && [401, 419].includes(error.problem.status)) {
         await session.load().catch(() => undefined)
-      signal.reachable = !(error instanceof Unreachable)
-      return false
+        return false
+      }
+      return failed(item, error)
     }
+  }
+
+  /**
+   * A write that fails again and again while the server answers everything else is not in the way of the rest.
+   * @returns true when the next may be tried
+   */
+  async function failed(item: Waiting, error: unknown): Promise<boolean> {
+    signal.reachable = await answers()
+    if (!signal.reachable) return false
+    const fails = (item.fails ?? 0) + 1
+    const problem = problemOf(error)
+    // Whoever is still there sees that it waits; nothing is decided for them before it was tried again.
+    if (fails < TRIES) await deviceStore().put({ ...toRaw(item), fails })
+    else await deviceStore().put({ ...toRaw(item), fails, problem: { ...problem, title: '', aside: true } })
+    await changed()
+    return fails >= TRIES
+  }
+
+  /** Whether the server answers at all. */
+  async function answers(): Promise<boolean> {
+    return fetch('/api/v1/session', {
+      headers: { Accept: 'application/json' },
+      signal: AbortSignal.timeout(WAIT_MS),
+    })
+      .then((response) => response.ok)
+      .catch(() => false)
   }
 
   /** Whoever is still there is told and may mend it; otherwise it is kept with the reason. */
@@ -172,6 +212,7 @@ export const useOutbox = defineStore('outbox', () => {
         Accept: 'application/json',
         'Content-Type': item.photo?.type ?? 'application/json',
         'Idempotency-Key': item.key,
+        'X-Person': String(item.person),
         Prefer: 'return=minimal',
         'X-Device': deviceId(),
         'X-Device-Time': item.deviceAt,
@@ -200,6 +241,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function drop(item: Waiting) {
+    if (!isMine(item)) return
     await deviceStore().drop(item.id)
     for (const other of await deviceStore().all())
       if (other.aboutKey === item.key) await deviceStore().drop(other.id)
@@ -208,8 +250,10 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** Once more, as it was written. */
   async function retry(item: Waiting) {
+    if (!isMine(item)) return
     const fresh: Waiting = { ...toRaw(item) }
     delete fresh.problem
+    delete fresh.fails
     await deviceStore().put(fresh)
     await changed()
     await drain()
@@ -217,6 +261,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** What was refused stands on the tape as a note, in its own words. */
   async function keepAsNote(item: Waiting, text: string) {
+    if (!isMine(item)) return
     await send({
       machine: item.machine,
       machineName: item.machineName,
@@ -228,5 +273,20 @@ export const useOutbox = defineStore('outbox', () => {
     await drop(item)
   }
 
-  return { items, refused, waiting, others, of, whenSent, send, drain, refresh, drop, retry, keepAsNote }
+  return {
+    items,
+    mine,
+    refused,
+    waiting,
+    held,
+    others,
+    of,
+    whenSent,
+    send,
+    drain,
+    refresh,
+    drop,
+    retry,
+    keepAsNote,
+  }
 })

@@ -16,7 +16,7 @@ const session = useSession()
 const outbox = useOutbox()
 const failure = ref('')
 /** Without signal, or with readings still on the way, what is seen here may be old: the press is kept as pressed. */
-const unsure = computed(() => !machine.reachable || outbox.waiting.length > 0)
+const unsure = computed(() => !machine.reachable || outbox.held.length > 0)
 const told = computed(() => machine.view?.startRefused ?? [])
 const refused = computed(() => (unsure.value ? [] : told.value))
 const last = computed(() => machine.view?.tape.find((entry) => entry.kind === 'start'))

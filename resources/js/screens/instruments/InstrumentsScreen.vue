@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { answer, api, newKey, type InstrumentView } from '@/api/client'
+import { answer, api, signed, type InstrumentView } from '@/api/client'
 import AskDialog from '@/components/AskDialog.vue'
 import { wordsOf } from '@/lib/failure'
 import { date } from '@/lib/time'
@@ -43,7 +43,7 @@ function edit(tool: InstrumentView | null) {
 }
 
 async function send() {
-  const header = { 'Idempotency-Key': newKey() }
+  const header = signed()
   const told =
     changing.value === null
       ? api.POST('/api/v1/instruments', { params: { header }, body: typed.value })

@@ -31,7 +31,7 @@ const KEYS = [
 
 <template>
   <footer class="foot-line">
-    <span v-if="outbox.items.length > 0" role="status">
+    <span v-if="outbox.mine.length > 0" role="status">
       <button type="button" class="away" :class="{ refused: outbox.refused.length > 0 }" @click="show">
         {{ told }}
       </button>

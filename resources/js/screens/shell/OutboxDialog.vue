@@ -6,13 +6,12 @@ import { wordsOf } from '@/lib/failure'
 import type { Waiting } from '@/lib/deviceStore'
 import { clock, day } from '@/lib/time'
 import { useOutbox } from '@/stores/outbox'
-import { useSession } from '@/stores/session'
+import WaitsFor from './WaitsFor.vue'
 
 /** What has not arrived, and what was not taken: once more, as a note, or away with it. */
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
 const outbox = useOutbox()
-const session = useSession()
 const problem = ref('')
 const busy = ref(false)
 
@@ -21,7 +20,7 @@ async function run(what: () => Promise<unknown>) {
   busy.value = true
   try {
     await what()
-    if (outbox.items.length === 0) open.value = false
+    if (outbox.mine.length === 0) open.value = false
   } catch (error) {
     problem.value = wordsOf(error)
   } finally {
@@ -41,9 +40,9 @@ function note(item: Waiting): string {
 
 <template>
   <ElDialog v-model="open" :title="t('outbox.title')" width="min(640px, 96vw)">
-    <p v-if="outbox.items.length === 0">{{ t('outbox.none') }}</p>
+    <p v-if="outbox.mine.length === 0">{{ t('outbox.none') }}</p>
     <ul>
-      <li v-for="item in outbox.items" :key="item.id">
+      <li v-for="item in outbox.mine" :key="item.id">
         <h3>{{ item.machineName }}: {{ item.label }}</h3>
         <p v-if="item.words">{{ item.words }}</p>
         <p class="caption">
@@ -53,11 +52,9 @@ function note(item: Waiting): string {
               who: item.who,
             })
           }}
-          <template v-if="!item.problem && item.person !== session.person?.id">
-            {{ t('outbox.others', { who: item.who }) }}</template
-          >
         </p>
         <template v-if="item.problem">
+          <p v-if="item.problem.aside">{{ t('outbox.aside') }}</p>
           <BothSides :problem="item.problem" :yours="`${item.label}. ${item.words}`" />
           <div class="foot">
             <button type="button" class="press small" :disabled="busy" @click="run(() => outbox.drop(item))">
@@ -79,6 +76,7 @@ function note(item: Waiting): string {
         </template>
       </li>
     </ul>
+    <WaitsFor />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-if="outbox.waiting.length > 0" class="foot">
       <button type="button" class="press small" :disabled="busy" @click="run(() => outbox.drain())">

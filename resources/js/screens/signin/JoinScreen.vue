@@ -24,7 +24,7 @@ onMounted(() =>
 )
 const join = () =>
   attempt(async () => {
-    session.take(
+    session.enter(
       await answer(
         api.POST('/api/v1/session/join', { body: { token: props.token, password: password.value } }),
       ),

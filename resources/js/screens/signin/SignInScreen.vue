@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { wordsOf } from '@/lib/failure'
 import { useRoute, useRouter } from 'vue-router'
+import WaitsFor from '@/screens/shell/WaitsFor.vue'
 import { useSession } from '@/stores/session'
 
 const { t } = useI18n()
@@ -37,6 +38,7 @@ async function enter(how: () => Promise<void>) {
         <p class="name">{{ t('app.name') }}</p>
         <h1>{{ t('signIn.title') }}</h1>
         <p class="lead">{{ t('signIn.lead') }}</p>
+        <WaitsFor class="waits" />
         <section v-if="session.view && session.view.demo.length > 0">
           <p>{{ t('signIn.demo') }}</p>
           <div class="demo">
@@ -110,6 +112,9 @@ h1 {
 .lead {
   margin-bottom: 22px;
   font-size: 18px;
+}
+.waits {
+  margin-bottom: 22px;
 }
 .demo {
   display: grid;

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * The key of a write stands once a company, whatever device it came from, with the print of all it came with. Keys of
+ * before bear their print in their answer.
+ */
+return new class () extends Migration {
+    public function up(): void
+    {
+        DB::statement('ALTER TABLE idempotency_keys ADD COLUMN print char(64) NOT NULL DEFAULT \'\'');
+        DB::statement('DELETE FROM idempotency_keys k USING idempotency_keys o WHERE o.company_id = k.company_id AND o.key = k.key AND o.ctid > k.ctid');
+        DB::statement('ALTER TABLE idempotency_keys DROP CONSTRAINT idempotency_keys_pkey, DROP COLUMN device_id, ADD PRIMARY KEY (company_id, key)');
+    }
+
+    public function down(): void
+    {
+        DB::statement('ALTER TABLE idempotency_keys DROP CONSTRAINT idempotency_keys_pkey, ADD COLUMN device_id varchar(64) NOT NULL DEFAULT \'\', DROP COLUMN print, ADD PRIMARY KEY (company_id, device_id, key)');
+    }
+};

@@ -71,7 +71,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('company', [CompanyController::class, 'show'])->middleware('role:people');
     Route::get('instruments', [InstrumentController::class, 'index']);
 
-    Route::middleware(['whose', Once::class])->whereNumber(['machine', 'putBack', 'clock', 'item', 'asked', 'instrument', 'person', 'site', 'job', 'link'])->group(function (): void {
+    Route::middleware(['whose', Once::class])->whereNumber(['machine', 'putBack', 'clock', 'item', 'asked', 'instrument', 'person', 'site', 'job', 'link', 'invitation'])->group(function (): void {
         Route::post('machines/{machine}/checks', [MachineController::class, 'recordTogether'])->middleware('role:record');
         Route::post('machines/{machine}/checks/{check}', [MachineController::class, 'record'])->middleware('role:record');
         Route::post('machines/{machine}/notes', [MachineController::class, 'note'])->middleware('role:record');
@@ -110,6 +110,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('people/{person}/role', [PeopleController::class, 'changeRole'])->middleware('role:people');
         Route::post('people/{person}/active', [PeopleController::class, 'active'])->middleware('role:people');
         Route::post('people/{person}/sign-out', [PeopleController::class, 'signOut'])->middleware('role:people');
+        Route::post('people/links/{invitation}/withdraw', [PeopleController::class, 'withdraw'])->middleware('role:people');
         Route::post('company', [CompanyController::class, 'update'])->middleware('role:people');
         Route::post('instruments', [InstrumentController::class, 'store'])->middleware('role:instruments');
         Route::post('instruments/{instrument}', [InstrumentController::class, 'update'])->middleware('role:instruments');

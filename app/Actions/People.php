@@ -28,9 +28,10 @@ final class People
     {
     }
 
-    /** @throws Refusal when somebody signs in with that address already */
+    /** @throws Refusal when somebody signs in with that address already, or it is for a lead and made by none */
     public function invite(User $by, string $name, string $email, Role $role): Token
     {
+        self::mayConcern($by, $role);
         $email = self::email($email);
         if (User::query()->where('email', $email)->exists()) {
             throw Refusal::field('email', $email, 'an e-mail address nobody signs in with yet');
@@ -40,8 +41,10 @@ final class People
         return $this->link('invite', $by, trim($name), $email, $role, null, CarbonImmutable::now()->addDays(self::INVITED_DAYS));
     }
 
+    /** @throws Refusal for a lead, made by none */
     public function resetLink(User $by, User $person): Token
     {
+        self::mayConcern($by, $person->role);
         $this->log->say($by->id, 'reset_link', $person->name);
 
         return $this->link('reset', $by, $person->name, $person->email, $person->role, $person->id, CarbonImmutable::now()->addHours(self::RESET_HOURS));
@@ -59,7 +62,11 @@ final class People
         return $this->company->as($read->company, fn (): Invitation => $this->usable($read));
     }
 
-    /** @throws Refusal when the link can't be used, or the password is too short */
+    /**
+     * Ends whatever let somebody in as this person before: sessions and links.
+     *
+     * @throws Refusal when the link can't be used, or the password is too short
+     */
     public function accept(string $token, string $password): User
     {
         if (mb_strlen($password) < self::SHORTEST || mb_strlen($password) > self::LONGEST) {
@@ -77,29 +84,46 @@ final class People
             $person->save();
             $link->used_at = CarbonImmutable::now();
             $link->save();
+            $this->endLinks($person);
             $this->log->say($person->id, $link->kind === 'invite' ? 'joined' : 'new_password', $person->name);
 
             return $person;
         }));
     }
 
-    /** @throws Refusal when no lead would remain */
+    /**
+     * Ends what was open in the role of before: sessions and links.
+     *
+     * @throws Refusal when no lead would remain, or it concerns a lead and is done by none
+     */
     public function changeRole(User $by, User $person, Role $role): void
     {
+        if ($role === $person->role) {
+            return;
+        }
+        self::mayConcern($by, $person->role, $role);
         $this->keepingALead($person, $role === Role::Lead, function () use ($by, $person, $role): void {
             $this->log->say($by->id, 'role', "$person->name: {$person->role->value} to $role->value");
             $person->role = $role;
+            $person->session_epoch++;
             $person->save();
+            $this->endLinks($person);
         });
     }
 
-    /** Lets somebody go, or back in. What they recorded stays. */
+    /**
+     * Lets somebody go, or back in. What they recorded stays.
+     *
+     * @throws Refusal when no lead would remain, or it concerns a lead and is done by none
+     */
     public function setActive(User $by, User $person, bool $active): void
     {
+        self::mayConcern($by, $person->role);
         $this->keepingALead($person, $active, function () use ($by, $person, $active): void {
             $person->is_active = $active;
             $person->session_epoch++;
             $person->save();
+            $this->endLinks($person);
             $this->log->say($by->id, $active ? 'let_in' : 'let_go', $person->name);
         });
     }
@@ -109,6 +133,42 @@ final class People
         $person->session_epoch++;
         $person->save();
         $this->log->say($by->id, 'signed_out', $person->name);
+    }
+
+    /** A link that lets somebody in does so no more. */
+    public function withdraw(User $by, Invitation $link): void
+    {
+        if ($link->used_at === null && $link->withdrawn_at === null) {
+            $link->withdrawn_at = CarbonImmutable::now();
+            $link->save();
+            $this->log->say($by->id, 'invite_withdrawn', $link->name);
+        }
+    }
+
+    /**
+     * Whether whoever made a link is still somebody who may make it.
+     *
+     * @param Role $for what it lets somebody in as
+     */
+    public static function mayStillLetIn(User $maker, Role $for): bool
+    {
+        return $maker->is_active && $maker->role->may('people') && ($for !== Role::Lead || $maker->role->may('leads'));
+    }
+
+    /** Every link by which somebody could still come in as this person. */
+    private function endLinks(User $person): void
+    {
+        Invitation::query()->whereNull('used_at')->whereNull('withdrawn_at')
+            ->where(fn ($query) => $query->where('user_id', $person->id)->orWhere('email', $person->email))
+            ->update(['withdrawn_at' => CarbonImmutable::now()]);
+    }
+
+    /** @throws Refusal when a lead is concerned, and whoever does it is none */
+    private static function mayConcern(User $by, Role ...$concerned): void
+    {
+        if (in_array(Role::Lead, $concerned, true) && ! $by->role->may('leads')) {
+            throw Refusal::onlyALead();
+        }
     }
 
     /** One at a time, so that two who let each other go at the same moment don't both succeed. */
@@ -137,7 +197,11 @@ final class People
     private function usable(Token $token, bool $forUse = false): Invitation
     {
         $link = Invitation::query()->where('token_hash', $token->hash())->when($forUse, fn ($query) => $query->lockForUpdate())->first();
-        if ($link === null || $link->used_at !== null || $link->expires_at->isPast()) {
+        if ($link === null || $link->used_at !== null || $link->withdrawn_at !== null || $link->expires_at->isPast()) {
+            throw Refusal::linkGone();
+        }
+        $maker = $link->made_by === null ? null : User::query()->where('company_id', $token->company)->find($link->made_by);
+        if ($maker !== null && ! self::mayStillLetIn($maker, $link->role)) {
             throw Refusal::linkGone();
         }
 

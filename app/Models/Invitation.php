@@ -16,8 +16,10 @@ use App\Support\Role;
  * @property string $email
  * @property Role $role
  * @property int|null $user_id
+ * @property int|null $made_by null where the command line made it
  * @property \Carbon\CarbonImmutable $expires_at
  * @property \Carbon\CarbonImmutable|null $used_at
+ * @property \Carbon\CarbonImmutable|null $withdrawn_at
  */
 final class Invitation extends OfCompany
 {
@@ -29,5 +31,5 @@ final class Invitation extends OfCompany
 
     public $timestamps = false;
 
-    protected $casts = ['role' => Role::class, 'made_at' => 'immutable_datetime', 'expires_at' => 'immutable_datetime', 'used_at' => 'immutable_datetime'];
+    protected $casts = ['role' => Role::class, 'made_at' => 'immutable_datetime', 'expires_at' => 'immutable_datetime', 'used_at' => 'immutable_datetime', 'withdrawn_at' => 'immutable_datetime'];
 }

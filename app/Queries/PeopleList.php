@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Actions\People;
 use App\Models\Invitation;
 use App\Models\User;
 use App\Support\Moment;
@@ -25,13 +26,16 @@ final class PeopleList
 
     public function for(User $reader): PeopleView
     {
-        $invited = Invitation::query()->where('kind', 'invite')->whereNull('used_at')->where('expires_at', '>', CarbonImmutable::now())->orderBy('name')->get();
+        $people = User::query()->where('company_id', $reader->company_id)->orderBy('name')->get();
+        $makers = $people->keyBy('id');
+        $links = Invitation::query()->whereNull('used_at')->whereNull('withdrawn_at')->where('expires_at', '>', CarbonImmutable::now())->orderBy('name')->orderBy('id')->get()
+            ->filter(fn (Invitation $i): bool => ! isset($makers[$i->made_by]) || People::mayStillLetIn($makers[$i->made_by], $i->role));
         $signIns = $this->db->table('sign_ins')->where('sign_ins.company_id', $reader->company_id)->join('users', 'users.id', '=', 'sign_ins.user_id')
             ->orderByDesc('sign_ins.at')->limit(self::SIGN_INS)->get(['users.name', 'sign_ins.at', 'how', 'ok', 'address', 'agent']);
 
         return new PeopleView(
-            array_values(User::query()->where('company_id', $reader->company_id)->orderBy('name')->get()->map(fn (User $u): MemberView => new MemberView($u->id, $u->name, $u->email, $u->role->value, $u->is_active))->all()),
-            array_values($invited->map(fn (Invitation $i): InvitedView => new InvitedView($i->name, $i->email, $i->role->value, Moment::iso($i->expires_at)))->all()),
+            array_values($people->map(fn (User $u): MemberView => new MemberView($u->id, $u->name, $u->email, $u->role->value, $u->is_active))->all()),
+            array_values($links->map(fn (Invitation $i): InvitedView => new InvitedView($i->id, $i->kind, $i->name, $i->email, $i->role->value, Moment::iso($i->expires_at), $makers[$i->made_by]->name ?? ''))->all()),
             array_values($signIns->map(fn (\stdClass $s): SignInView => new SignInView($s->name, Moment::iso($s->at), $s->how, $s->ok, $s->address, $s->agent))->all()),
         );
     }

@@ -60,6 +60,11 @@ final class Refusal extends \RuntimeException
         return new self(Reason::NotYours, 'Ask the start-up tech or the lead on this job.');
     }
 
+    public static function onlyALead(): self
+    {
+        return new self(Reason::NotYours, 'Only a lead makes somebody a lead, changes a lead\'s role, deactivates a lead or gives a lead a new password.');
+    }
+
     /** @param string $writer '' when it is nobody of this company */
     public static function ofSomebodyElse(string $writer, string $signedIn): self
     {

@@ -34,6 +34,8 @@ enum Role: string
         'make_owner_link' => ['lead', 'office'],
         'withdraw_owner_link' => ['lead'],
         'people' => ['lead', 'office'],
+        // Makes a lead, changes one's role, lets one go, gives one a new password.
+        'leads' => ['lead'],
     ];
 
     public function may(string $right): bool

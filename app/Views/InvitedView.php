@@ -6,11 +6,15 @@ namespace App\Views;
 
 use OpenApi\Attributes as OA;
 
-/** Somebody whom a link waits for. */
-#[OA\Schema(required: ['name', 'email', 'role', 'until'])]
+/** A link that can still let somebody in: to begin with, or with a new password. */
+#[OA\Schema(required: ['id', 'kind', 'name', 'email', 'role', 'until', 'by'])]
 final readonly class InvitedView
 {
     public function __construct(
+        #[OA\Property()]
+        public int $id,
+        #[OA\Property(enum: ['invite', 'reset'])]
+        public string $kind,
         #[OA\Property()]
         public string $name,
         #[OA\Property()]
@@ -19,6 +23,8 @@ final readonly class InvitedView
         public string $role,
         #[OA\Property()]
         public string $until,
+        #[OA\Property(description: 'Who made it')]
+        public string $by,
     ) {
     }
 }

@@ -7,7 +7,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * The key of a write stands once a company, whatever device it came from, with the print of all it came with. Keys of
- * before bear their print in their answer.
+ * before bear their print in their answer. A link that lets somebody in can be withdrawn.
  */
 return new class () extends Migration {
     public function up(): void
@@ -15,10 +15,12 @@ return new class () extends Migration {
         DB::statement('ALTER TABLE idempotency_keys ADD COLUMN print char(64) NOT NULL DEFAULT \'\'');
         DB::statement('DELETE FROM idempotency_keys k USING idempotency_keys o WHERE o.company_id = k.company_id AND o.key = k.key AND o.ctid > k.ctid');
         DB::statement('ALTER TABLE idempotency_keys DROP CONSTRAINT idempotency_keys_pkey, DROP COLUMN device_id, ADD PRIMARY KEY (company_id, key)');
+        DB::statement('ALTER TABLE invitations ADD COLUMN withdrawn_at timestamptz(0)');
     }
 
     public function down(): void
     {
+        DB::statement('ALTER TABLE invitations DROP COLUMN withdrawn_at');
         DB::statement('ALTER TABLE idempotency_keys DROP CONSTRAINT idempotency_keys_pkey, ADD COLUMN device_id varchar(64) NOT NULL DEFAULT \'\', DROP COLUMN print, ADD PRIMARY KEY (company_id, device_id, key)');
     }
 };

@@ -82,12 +82,72 @@ final class PeopleTest extends FeatureTestCase
     public function testAtLeastOneLeadRemains(): void
     {
         $lead = $this->person(Role::Lead);
-        $office = $this->person(Role::Office, $lead->company);
-        $this->write($office, "people/$lead->id/role", ['role' => 'starter'])->assertStatus(409);
-        $this->write($office, "people/$lead->id/active", ['active' => false])->assertStatus(409);
+        $this->write($lead, "people/$lead->id/role", ['role' => 'starter'])->assertStatus(409);
+        $this->write($lead, "people/$lead->id/active", ['active' => false])->assertStatus(409);
         $second = $this->person(Role::Lead, $lead->company);
-        $this->write($office, "people/$lead->id/role", ['role' => 'starter'])->assertCreated();
-        $this->write($office, "people/$second->id/active", ['active' => false])->assertStatus(409);
+        $this->write($second, "people/$lead->id/role", ['role' => 'starter'])->assertCreated();
+        $this->write($second, "people/$second->id/active", ['active' => false])->assertStatus(409);
+    }
+
+    public function testWhoIsALeadIsAMatterOfLeads(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $this->person(Role::Lead, $lead->company);
+        $office = $this->person(Role::Office, $lead->company);
+        $helper = $this->person(Role::Helper, $lead->company);
+        $invite = ['name' => 'Pia', 'email' => 'pia@example.test', 'role' => 'lead'];
+        $refused = $this->write($office, 'people', $invite)->assertForbidden();
+        self::assertSame('Only a lead makes somebody a lead, changes a lead\'s role, deactivates a lead or gives a lead a new password.', $refused->json('detail'));
+        foreach ([["people/$office->id/role", ['role' => 'lead']], ["people/$helper->id/role", ['role' => 'lead']], ["people/$lead->id/role", ['role' => 'starter']], ["people/$lead->id/active", ['active' => false]], ["people/$lead->id/reset", []]] as [$path, $body]) {
+            $this->write($office, $path, $body)->assertForbidden();
+        }
+        $this->write($office, "people/$helper->id/role", ['role' => 'starter'])->assertCreated();
+        $this->write($office, "people/$helper->id/reset")->assertCreated();
+        $this->write($office, "people/$lead->id/sign-out")->assertCreated();
+        $this->write($lead, 'people', $invite)->assertCreated();
+        $this->write($lead, "people/$helper->id/role", ['role' => 'lead'])->assertCreated();
+    }
+
+    public function testANewPasswordOrRoleEndsEveryEarlierLinkAndSession(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $helper = $this->person(Role::Helper, $lead->company);
+        $made = fn (): string => substr($this->write($lead, "people/$helper->id/reset")->assertCreated()->json('path'), 6);
+        [$first, $second] = [$made(), $made()];
+        $this->open('session/join', ['token' => $second, 'password' => 'another long password'])->assertOk();
+        $this->open('session/join', ['token' => $first, 'password' => 'another long password'])->assertStatus(410);
+        $this->flushSession();
+        $third = $made();
+        $epoch = $helper->refresh()->session_epoch;
+        $this->write($lead, "people/$helper->id/role", ['role' => 'starter'])->assertCreated();
+        self::assertSame($epoch + 1, $helper->refresh()->session_epoch);
+        $this->open('session/link', ['token' => $third])->assertStatus(410);
+        // To say again what somebody is already ends nothing.
+        $fourth = $made();
+        $this->write($lead, "people/$helper->id/role", ['role' => 'starter'])->assertCreated();
+        $this->open('session/link', ['token' => $fourth])->assertOk();
+        $this->write($lead, "people/$helper->id/active", ['active' => false])->assertCreated();
+        $this->open('session/link', ['token' => $fourth])->assertStatus(410);
+    }
+
+    public function testLinksAreListedWithdrawnAndEndWithTheirMaker(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $office = $this->person(Role::Office, $lead->company);
+        $helper = $this->person(Role::Helper, $lead->company);
+        $token = fn (TestResponse $made): string => substr($made->assertCreated()->json('path'), 6);
+        $invite = $token($this->write($lead, 'people', ['name' => 'Pia', 'email' => 'pia@example.test', 'role' => 'lead']));
+        $reset = $token($this->write($office, "people/$helper->id/reset"));
+        $listed = $this->read($lead, 'people')->json('invited');
+        self::assertSame([['invite', 'Pia', 'Some lead'], ['reset', 'Some helper', 'Some office']], array_map(fn (array $i): array => [$i['kind'], $i['name'], $i['by']], $listed));
+        $this->write($office, "people/links/{$listed[0]['id']}/withdraw")->assertCreated()->assertJsonCount(1, 'invited');
+        $this->open('session/link', ['token' => $invite])->assertStatus(410);
+        $this->open('session/link', ['token' => $reset])->assertOk();
+        // Whoever made it is no more in the office: it lets nobody in, and is not listed.
+        $this->write($lead, "people/$office->id/role", ['role' => 'helper'])->assertCreated()->assertJsonCount(0, 'invited');
+        $this->open('session/link', ['token' => $reset])->assertStatus(410);
+        $stranger = $this->person(Role::Lead);
+        $this->write($stranger, "people/links/{$listed[1]['id']}/withdraw")->assertNotFound();
     }
 
     public function testWhoIsLetGoIsOutAndSignsInNoMore(): void

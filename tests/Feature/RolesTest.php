@@ -31,10 +31,11 @@ final class RolesTest extends FeatureTestCase
         app(CurrentCompany::class)->as($lead->company_id, fn () => $machine->job->people()->attach($person->id));
         $this->record($lead, $machine, 'power.lockout', self::lockout())->assertCreated();
         $tool = app(CurrentCompany::class)->as($lead->company_id, fn (): int => Instrument::query()->create(['name' => 'T-1', 'kind' => 'meter'])->id);
+        $this->write($lead, 'people', ['name' => 'Pia', 'email' => 'pia@example.test', 'role' => 'helper'])->assertCreated();
         $ids = [
             '{machine}' => (string) $machine->id, '{check}' => 'power.voltage', '{putBack}' => (string) DB::table('put_backs')->where('machine_id', $machine->id)->value('id'), '{person}' => (string) $person->id,
             '{site}' => (string) $machine->job->site_id, '{job}' => (string) $machine->site_job_id, '{table}' => 'sites', '{sheet}' => (string) DB::table('sheets')->where('company_id', $lead->company_id)->value('id'),
-            '{version}' => '1', '{at}' => '1', '{clock}' => '1', '{item}' => '1', '{asked}' => '1', '{instrument}' => (string) $tool, '{link}' => '1',
+            '{version}' => '1', '{at}' => '1', '{clock}' => '1', '{item}' => '1', '{asked}' => '1', '{instrument}' => (string) $tool, '{link}' => '1', '{invitation}' => (string) DB::table('invitations')->where('company_id', $lead->company_id)->value('id'),
         ];
         $tried = 0;
         foreach (Route::getRoutes() as $route) {

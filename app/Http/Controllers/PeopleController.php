@@ -8,6 +8,7 @@ use App\Actions\People;
 use App\Http\Bodies\Body;
 use App\Http\Bodies\Writes;
 use App\Http\Sessions\SignIn;
+use App\Models\Invitation;
 use App\Models\User;
 use App\Queries\PeopleList;
 use App\Refusals\Refusal;
@@ -73,6 +74,14 @@ final class PeopleController
     public function signOut(User $person, #[CurrentUser] User $by): JsonResponse
     {
         $this->people->signOutEverywhere($by, $person);
+
+        return Reply::with($this->list->for($by), 201);
+    }
+
+    #[OA\Post(path: '/api/v1/people/links/{invitation}/withdraw', operationId: 'withdrawLink', tags: ['people'], parameters: [new OA\Parameter(name: 'invitation', in: 'path', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(ref: '#/components/parameters/writer')], responses: [new OA\Response(response: 201, description: 'It lets nobody in any more', content: new OA\JsonContent(ref: PeopleView::class))])]
+    public function withdraw(Invitation $invitation, #[CurrentUser] User $by): JsonResponse
+    {
+        $this->people->withdraw($by, $invitation);
 
         return Reply::with($this->list->for($by), 201);
     }

@@ -824,6 +824,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/people/links/{invitation}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withdrawLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/session/link": {
         parameters: {
             query?: never;
@@ -1360,12 +1376,17 @@ export interface components {
             email: string;
             role: string;
         };
-        /** @description Somebody whom a link waits for. */
+        /** @description A link that can still let somebody in: to begin with, or with a new password. */
         InvitedView: {
+            id: number;
+            /** @enum {string} */
+            kind: "invite" | "reset";
             name: string;
             email: string;
             role: string;
             until: string;
+            /** @description Who made it */
+            by: string;
         };
         /** @description One item of a list. */
         ItemView: {
@@ -3720,6 +3741,32 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description Signed out everywhere */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
+    withdrawLink: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
+            };
+            path: {
+                invitation: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It lets nobody in any more */
             201: {
                 headers: {
                     [name: string]: unknown;

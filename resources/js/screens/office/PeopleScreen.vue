@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, api, type Schemas } from '@/api/client'
 import BothSides from '@/components/BothSides.vue'
 import { useAttempt } from '@/composables/useAttempt'
 import { post } from '@/lib/post'
 import { clock, date, day } from '@/lib/time'
+import { useSession } from '@/stores/session'
 import OfficeFrame from './OfficeFrame.vue'
 
 /** Who belongs to the company, what each is, who was let in how. A link is handed over by whoever made it. */
 const { t } = useI18n()
+const session = useSession()
 const { problem, busy, attempt, fetched } = useAttempt()
 const ROLES = ['helper', 'starter', 'lead', 'office'] as const
 const view = ref<Schemas['PeopleView'] | null>(null)
@@ -18,6 +20,9 @@ const link = ref('')
 const whose = ref('')
 const mailed = ref(false)
 
+/** Who is a lead is a matter of leads. */
+const mayTouch = (role: string) => role !== 'lead' || session.may('leads')
+const roles = computed(() => ROLES.filter(mayTouch))
 const load = async () => (view.value = await answer(api.GET('/api/v1/people')))
 onMounted(() => fetched(load))
 const change = (path: string, body: Record<string, unknown> = {}) =>
@@ -61,7 +66,7 @@ const reset = (person: Schemas['MemberView']) =>
       <label
         >{{ t('people.role')
         }}<select v-model="fresh.role">
-          <option v-for="role in ROLES" :key="role" :value="role">{{ t(`roles.${role}`) }}</option>
+          <option v-for="role in roles" :key="role" :value="role">{{ t(`roles.${role}`) }}</option>
         </select></label
       >
       <button type="submit" class="press small forge" :disabled="busy">{{ t('people.invite') }}</button>
@@ -76,20 +81,25 @@ const reset = (person: Schemas['MemberView']) =>
             <select
               :value="one.role"
               :aria-label="t('people.roleOf', { who: one.name })"
-              :disabled="busy || !one.active"
+              :disabled="busy || !one.active || !mayTouch(one.role)"
               @change="change(`people/${one.id}/role`, { role: ($event.target as HTMLSelectElement).value })"
             >
-              <option v-for="role in ROLES" :key="role" :value="role">{{ t(`roles.${role}`) }}</option>
+              <option v-for="role in mayTouch(one.role) ? roles : ROLES" :key="role" :value="role">
+                {{ t(`roles.${role}`) }}
+              </option>
             </select>
           </td>
           <td class="acts">
             <template v-if="one.active">
-              <button type="button" class="press small" @click="reset(one)">{{ t('people.reset') }}</button>
+              <button v-if="mayTouch(one.role)" type="button" class="press small" @click="reset(one)">
+                {{ t('people.reset') }}
+              </button>
               <button type="button" class="press small" @click="change(`people/${one.id}/sign-out`)">
                 {{ t('people.signOut') }}
               </button>
             </template>
             <button
+              v-if="mayTouch(one.role)"
               type="button"
               class="press small"
               @click="change(`people/${one.id}/active`, { active: !one.active })"
@@ -98,15 +108,42 @@ const reset = (person: Schemas['MemberView']) =>
             </button>
           </td>
         </tr>
-        <tr v-for="one in view.invited" :key="one.email" class="gone">
-          <td>
-            {{ one.name }}<small>{{ one.email }}</small>
-          </td>
-          <td>{{ t(`roles.${one.role as 'lead'}`) }}</td>
-          <td>{{ t('people.invited', { day: date(one.until.slice(0, 10)) }) }}</td>
-        </tr>
       </tbody>
     </table>
+    <section v-if="view && view.invited.length > 0">
+      <h2>{{ t('people.links') }}</h2>
+      <table>
+        <tbody>
+          <tr v-for="one in view.invited" :key="one.id">
+            <td>
+              <b>{{ one.name }}</b><small>{{ one.email }}</small>
+            </td>
+            <td>
+              {{
+                one.kind === 'reset'
+                  ? t('people.forReset')
+                  : t('people.forInvite', { role: t(`roles.${one.role as 'lead'}`) })
+              }}<small>{{
+                t(one.by ? 'people.madeBy' : 'people.until', {
+                  who: one.by,
+                  day: date(one.until.slice(0, 10)),
+                })
+              }}</small>
+            </td>
+            <td class="acts">
+              <button
+                type="button"
+                class="press small"
+                :disabled="busy"
+                @click="change(`people/links/${one.id}/withdraw`)"
+              >
+                {{ t('people.withdraw') }}
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
     <section v-if="view && view.signIns.length > 0">
       <h2>{{ t('people.signIns') }}</h2>
       <table>

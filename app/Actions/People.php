@@ -22,7 +22,7 @@ final class People
     private const INVITED_DAYS = 7;
     private const RESET_HOURS = 24;
     private const SHORTEST = 10;
-    private const LONGEST = 200;
+    private const LONGEST = 128;
 
     public function __construct(private readonly ConnectionInterface $db, private readonly CurrentCompany $company, private readonly OfficeLog $log)
     {

@@ -65,10 +65,10 @@ final class SafetyTest extends FeatureTestCase
     public function testAPasswordIsKeptAsAHashAndNeverTold(): void
     {
         $lead = $this->person(Role::Lead);
-        self::assertStringStartsWith('$2y$', (string) DB::table('users')->where('id', $lead->id)->value('password'));
+        self::assertStringStartsWith('$argon2id$', (string) DB::table('users')->where('id', $lead->id)->value('password'));
         app(CurrentCompany::class)->set(null);
         $told = (string) $this->actingAs($lead)->getJson('/api/v1/people')->assertOk()->getContent();
-        self::assertStringNotContainsString('$2y$', $told);
+        self::assertStringNotContainsString('$argon2', $told);
         self::assertStringNotContainsString('password"', $told);
     }
 }

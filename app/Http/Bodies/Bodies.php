@@ -53,7 +53,7 @@ final class Bodies
             'changeJob' => [...self::days(), self::people(), $version],
             'makeMachine' => self::machine(),
             'changeMachine' => [...self::machine(), $version],
-            'signIn' => [$must('email', self::EMAIL), $must('password', self::EMAIL)],
+            'signIn' => [$must('email', self::EMAIL), $must('password', self::PASSWORD)],
             'signInToDemo' => [$must('name', self::NAME)],
             'prefer' => [Field::word('units', 'us', 'si'), Field::word('theme', 'device', 'light', 'dark'), Field::raw('fieldUnits')],
             'tellFact' => [$must('fact', 40), Field::flag('on')->structural(), $seen, Field::text('reason', self::TEXT)],

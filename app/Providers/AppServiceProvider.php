@@ -8,12 +8,16 @@ use App\Models\Machine;
 use App\Models\SiteJob;
 use App\Models\User;
 use App\Records\CompanyKeys;
+use App\Records\Grants;
 use App\Records\Paper;
 use App\Records\PhotoStore;
 use App\Support\Courier;
 use App\Support\CurrentCompany;
 use Illuminate\Contracts\View\Factory;
+use Illuminate\Database\ConnectionInterface;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Events\MigrationsEnded;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -32,6 +36,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Speaker::class, fn (): Speaker => new Speaker($this->app->make(Phrases::class)));
         $this->app->singleton(Judge::class, fn (): Judge => new Judge(new Registry(), $this->app->make(Speaker::class)));
         $this->app->singleton(CompanyKeys::class, fn (): CompanyKeys => new CompanyKeys(config('iron.keys')));
+        $this->app->bind(Grants::class, fn (): Grants => new Grants($this->app->make(ConnectionInterface::class), config('iron.app_role')));
         $this->app->singleton(PhotoStore::class, fn (): PhotoStore => new PhotoStore(config('iron.photos')));
         $this->app->singleton(Paper::class, fn (): Paper => new Paper($this->app->make(Factory::class), public_path('build/fonts'), storage_path('fonts')));
         $this->app->singleton(Courier::class, fn (): Courier => new Courier(config('iron.sendmail'), config('iron.mail_from')));
@@ -42,6 +47,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::preventLazyLoading();
         Model::preventSilentlyDiscardingAttributes();
+        Event::listen(MigrationsEnded::class, fn () => $this->app->make(Grants::class)->give());
         // Addresses of the interface's files begin at the root, whatever host the page was asked for by.
         Vite::createAssetPathsUsing(fn (string $path): string => "/$path");
         // A person of another company is not to be found.

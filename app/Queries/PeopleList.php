@@ -28,14 +28,19 @@ final class PeopleList
     {
         $people = User::query()->where('company_id', $reader->company_id)->orderBy('name')->get();
         $makers = $people->keyBy('id');
-        $links = Invitation::query()->whereNull('used_at')->whereNull('withdrawn_at')->where('expires_at', '>', CarbonImmutable::now())->orderBy('name')->orderBy('id')->get()
-            ->filter(fn (Invitation $i): bool => ! isset($makers[$i->made_by]) || People::mayStillLetIn($makers[$i->made_by], $i->role));
+        $links = [];
+        foreach (Invitation::query()->whereNull('used_at')->whereNull('withdrawn_at')->where('expires_at', '>', CarbonImmutable::now())->orderBy('name')->orderBy('id')->cursor() as $link) {
+            $maker = $makers->get($link->made_by);
+            if (! $maker instanceof User || People::mayStillLetIn($maker, $link->role)) {
+                $links[] = new InvitedView($link->id, $link->kind, $link->name, $link->email, $link->role->value, Moment::iso($link->expires_at), $maker->name ?? '');
+            }
+        }
         $signIns = $this->db->table('sign_ins')->where('sign_ins.company_id', $reader->company_id)->join('users', 'users.id', '=', 'sign_ins.user_id')
             ->orderByDesc('sign_ins.at')->limit(self::SIGN_INS)->get(['users.name', 'sign_ins.at', 'how', 'ok', 'address', 'agent']);
 
         return new PeopleView(
             array_values($people->map(fn (User $u): MemberView => new MemberView($u->id, $u->name, $u->email, $u->role->value, $u->is_active))->all()),
-            array_values($links->map(fn (Invitation $i): InvitedView => new InvitedView($i->id, $i->kind, $i->name, $i->email, $i->role->value, Moment::iso($i->expires_at), $makers[$i->made_by]->name ?? ''))->all()),
+            $links,
             array_values($signIns->map(fn (\stdClass $s): SignInView => new SignInView($s->name, Moment::iso($s->at), $s->how, $s->ok, $s->address, $s->agent))->all()),
         );
     }

@@ -5,6 +5,8 @@ ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)"
 VAR="$ROOT/var/$INSTANCE"
 PHP_VERSION=8.2
 RUN_AS=www-data
+APP_ROLE=ironstart_app
+OWNER_URL=''
 CHILDREN=()
 SOCKETS=''
 
@@ -87,14 +89,15 @@ as_unprivileged=()
 if [ "$(id -u)" = 0 ]; then
     as_unprivileged=(setpriv "--reuid=$RUN_AS" "--regid=$RUN_AS" --clear-groups --inh-caps=+dac_read_search --ambient-caps=+dac_read_search -- env "HOME=$VAR")
 fi
-unprivileged() { "${as_unprivileged[@]}" "$@"; }
+# What it writes is for its owner alone: keys, sessions and the cached configuration are among it.
+unprivileged() { (umask 077; "${as_unprivileged[@]}" "$@"); }
 
 # The same in the background, with the process itself as the child, so that it can be told to stop.
 CHILD=''
 in_background() { # log file, command
     local log="$1"
     shift
-    (exec "${as_unprivileged[@]}" "$@" >"$log" 2>&1 9>&-) &
+    (umask 077; exec "${as_unprivileged[@]}" "$@" >"$log" 2>&1 9>&-) &
     CHILD=$!
     CHILDREN=("$CHILD" "${CHILDREN[@]}")
 }
@@ -109,13 +112,25 @@ prepare_var() {
     export APP_CONFIG_CACHE="$VAR/cache/config.php" APP_ROUTES_CACHE="$VAR/cache/routes.php" APP_EVENTS_CACHE="$VAR/cache/events.php"
     export APP_SERVICES_CACHE="$VAR/cache/services.php" APP_PACKAGES_CACHE="$VAR/cache/packages.php"
     [ "$(id -u)" != 0 ] || chown -R "$RUN_AS:$RUN_AS" "$VAR"
+    chmod -R go= "$VAR"
 }
 
 secret() { php -r 'echo bin2hex(random_bytes(24));'; }
 
+# A secret of this instance, made when it is first asked for.
+secret_file() { # name
+    [ -f "$VAR/$1" ] || (umask 077; secret > "$VAR/$1")
+    [ "$(id -u)" != 0 ] || chown "$RUN_AS:$RUN_AS" "$VAR/$1"
+}
+
+# Speaks to the cluster as its owner; statements come from the arguments or the input.
+owner_psql() { # database, arguments
+    PGPASSWORD="$(cat "$VAR/database.secret")" "$(pg_bin)/psql" -h 127.0.0.1 -p "$(cat "$VAR/database.port")" -U iron -d "$1" -qAt -v ON_ERROR_STOP=1 "${@:2}"
+}
+
 # Whether a cluster that runs already answers with this instance's secret.
 database_answers() {
-    PGPASSWORD="$(cat "$VAR/database.secret")" "$(pg_bin)/psql" -h 127.0.0.1 -p "$(cat "$VAR/database.port")" -U iron -d ironstart -qAtc 'SELECT 1' >/dev/null 2>&1
+    owner_psql ironstart -c 'SELECT 1' >/dev/null 2>&1
 }
 
 # Runs the cluster on its port until it answers. Fails when it ends before it does.
@@ -124,64 +139,81 @@ launch_postgres() {
     bin="$(pg_bin)" port="$(cat "$VAR/database.port")"
     in_background "$VAR/postgres.log" "$bin/postgres" -D "$VAR/postgres" -c listen_addresses=127.0.0.1 -c port="$port" -c unix_socket_directories='' -c timezone=UTC
     POSTGRES_PID=$CHILD
-    until PGPASSWORD="$(cat "$VAR/database.secret")" "$bin/psql" -h 127.0.0.1 -p "$port" -U iron -d postgres -qAtc 'SELECT 1' >/dev/null 2>&1; do
+    until owner_psql postgres -c 'SELECT 1' >/dev/null 2>&1; do
         kill -0 "$POSTGRES_PID" 2>/dev/null || return 1
         tries=$((tries + 1)); [ $tries -lt 300 ] || fail "PostgreSQL does not answer"
         sleep 0.1
     done
 }
 
-# A PostgreSQL cluster of the instance's own, on loopback, with a password made here.
+# A PostgreSQL cluster of the instance's own, on loopback, with passwords made here. Its owner makes the tables and gives
+# the application's role its rights (OWNER_URL); the application runs under that role, which owns nothing (DATABASE_URL).
 start_postgres() {
     local bin data="$VAR/postgres" port
     bin="$(pg_bin)"
     if [ ! -f "$data/PG_VERSION" ]; then
         step "making a database cluster"
-        [ -f "$VAR/database.secret" ] || secret > "$VAR/database.secret"
-        chmod 600 "$VAR/database.secret"
-        [ "$(id -u)" != 0 ] || chown "$RUN_AS:$RUN_AS" "$VAR/database.secret"
+        secret_file database.secret
         unprivileged "$bin/initdb" -D "$data" -U iron --auth=scram-sha-256 --pwfile="$VAR/database.secret" --encoding=UTF8 --locale=C.UTF-8 >"$VAR/initdb.log" 2>&1 || { cat "$VAR/initdb.log" >&2; fail "the database cluster could not be made"; }
     fi
     port="$(cat "$VAR/database.port" 2>/dev/null || true)"
     if [ -z "$port" ] || ! port_free "$port"; then port="$(free_port)"; fi
     printf '%s' "$port" > "$VAR/database.port"
     launch_postgres || { tail -20 "$VAR/postgres.log" >&2; fail "PostgreSQL did not start"; }
-    DATABASE_URL="pgsql://iron:$(cat "$VAR/database.secret")@127.0.0.1:$port/ironstart"
-    PGPASSWORD="$(cat "$VAR/database.secret")" "$bin/psql" -h 127.0.0.1 -p "$port" -U iron -d postgres -qAtc "SELECT 1 FROM pg_database WHERE datname = 'ironstart'" | grep -q 1 \
-        || PGPASSWORD="$(cat "$VAR/database.secret")" "$bin/psql" -h 127.0.0.1 -p "$port" -U iron -d postgres -qc 'CREATE DATABASE ironstart'
+    secret_file app.secret
+    owner_psql postgres -c "SELECT 1 FROM pg_database WHERE datname = 'ironstart'" | grep -q 1 || owner_psql postgres -c 'CREATE DATABASE ironstart'
+    owner_psql postgres -c "SELECT 1 FROM pg_roles WHERE rolname = '$APP_ROLE'" | grep -q 1 || owner_psql postgres -c "CREATE ROLE $APP_ROLE LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE NOINHERIT"
+    owner_psql postgres <<<"ALTER ROLE $APP_ROLE PASSWORD '$(cat "$VAR/app.secret")'"
+    OWNER_URL="pgsql://iron:$(cat "$VAR/database.secret")@127.0.0.1:$port/ironstart"
+    DATABASE_URL="pgsql://$APP_ROLE:$(cat "$VAR/app.secret")@127.0.0.1:$port/ironstart"
 }
 
+# The settings of this instance, as the application reads them.
 write_env() {
-    [ -f "$VAR/app.key" ] || php -r 'echo "base64:" . base64_encode(random_bytes(32));' > "$VAR/app.key"
-    {
-        echo "APP_KEY=$(cat "$VAR/app.key")"
-        echo "APP_ENV=${APP_ENV_NAME:-production}"
-        echo "DATABASE_URL=\"$DATABASE_URL\""
-        echo "DATABASE_PERSISTENT=${DATABASE_PERSISTENT:-true}"
-        [ -z "${IRON_START_SENDMAIL:-}" ] || echo "IRON_START_SENDMAIL=\"$IRON_START_SENDMAIL\""
-        [ -z "${IRON_START_MAIL_FROM:-}" ] || echo "IRON_START_MAIL_FROM=\"$IRON_START_MAIL_FROM\""
-    } > "$VAR/.env"
-    chmod 600 "$VAR/.env" "$VAR/app.key"
-    [ "$(id -u)" != 0 ] || chown "$RUN_AS:$RUN_AS" "$VAR/.env" "$VAR/app.key"
+    [ -f "$VAR/app.key" ] || (umask 077; php -r 'echo "base64:" . base64_encode(random_bytes(32));' > "$VAR/app.key")
+    (
+        umask 077
+        {
+            echo "APP_KEY=$(cat "$VAR/app.key")"
+            echo "APP_ENV=${APP_ENV_NAME:-production}"
+            echo "DATABASE_URL=\"$DATABASE_URL\""
+            echo "DATABASE_PERSISTENT=${DATABASE_PERSISTENT:-true}"
+            echo "IRON_START_APP_ROLE=$APP_ROLE"
+            echo "IRON_START_DEMO=${WITH_DEMO:-false}"
+            echo "IRON_START_HOSTS=\"${IRON_START_HOSTS:-}\""
+            [ -z "${IRON_START_SENDMAIL:-}" ] || echo "IRON_START_SENDMAIL=\"$IRON_START_SENDMAIL\""
+            [ -z "${IRON_START_MAIL_FROM:-}" ] || echo "IRON_START_MAIL_FROM=\"$IRON_START_MAIL_FROM\""
+        } > "$VAR/.env"
+        printf '%s' "${OWNER_URL:-$DATABASE_URL}" > "$VAR/owner.url"
+    )
+    chmod 600 "$VAR/.env" "$VAR/app.key" "$VAR/owner.url"
+    [ "$(id -u)" != 0 ] || chown "$RUN_AS:$RUN_AS" "$VAR/.env" "$VAR/app.key" "$VAR/owner.url"
 }
 
-artisan() { unprivileged php "$ROOT/artisan" "$@"; }
+# The framework's command line as the owner of the tables: it reads no cached settings, since those are the application's.
+artisan() {
+    (
+        export DATABASE_URL APP_CONFIG_CACHE="$VAR/cache/none.php"
+        DATABASE_URL="$(cat "$VAR/owner.url")"
+        unprivileged php "$ROOT/artisan" "$@"
+    )
+}
 
-# The framework's command line for this instance, for people and for tests: $VAR/artisan.
+# The same for this instance, for people and for tests: $VAR/artisan.
 write_artisan() {
     local name
     {
-        printf '#!/usr/bin/env bash\n'
-        for name in IRON_START_VAR APP_CONFIG_CACHE APP_ROUTES_CACHE APP_EVENTS_CACHE APP_SERVICES_CACHE APP_PACKAGES_CACHE; do printf 'export %s=%q\n' "$name" "${!name}"; done
-        printf 'exec'
+        printf '#!/usr/bin/env bash\nset -e\n'
+        for name in IRON_START_VAR APP_ROUTES_CACHE APP_EVENTS_CACHE APP_SERVICES_CACHE APP_PACKAGES_CACHE; do printf 'export %s=%q\n' "$name" "${!name}"; done
+        printf 'export APP_CONFIG_CACHE=%q DATABASE_URL\nDATABASE_URL="$(cat %q)"\numask 077\nexec' "$VAR/cache/none.php" "$VAR/owner.url"
         printf ' %q' "${as_unprivileged[@]}" php "$ROOT/artisan"
         printf ' "$@"\n'
     } > "$VAR/artisan"
-    chmod 755 "$VAR/artisan"
+    chmod 700 "$VAR/artisan"
 }
 
 cache_app() {
-    for what in config route view; do artisan "$what:cache" >/dev/null || fail "artisan $what:cache failed"; done
+    for what in config route view; do unprivileged php "$ROOT/artisan" "$what:cache" >/dev/null || fail "artisan $what:cache failed"; done
 }
 
 # nginx and php-fpm on loopback; sets PORT.
@@ -190,6 +222,7 @@ start_web() {
     SOCKETS="$(mktemp -d "${TMPDIR:-/tmp}/iron-start.XXXXXX")"
     [ "$(id -u)" != 0 ] || chown "$RUN_AS:$RUN_AS" "$SOCKETS"
     PORT="${PORT:-$(free_port)}"
+    [[ "${IRON_START_HOSTS:-}" =~ ^[A-Za-z0-9.*\ -]*$ ]] || fail "IRON_START_HOSTS wants names such as start.example.com, a space between them"
     port_free "$PORT" || fail "port $PORT is taken; choose another with --port"
     cat > "$VAR/fpm.conf" <<CONF
 [global]
@@ -230,9 +263,12 @@ http {
     gzip on;
     gzip_min_length 512;
     gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
+    # Whoever asks for another name than ours is not meant for us.
+    server { listen 127.0.0.1:$PORT default_server; return 421; }
     upstream app { server unix:$SOCKETS/fpm; keepalive 4; }
     server {
         listen 127.0.0.1:$PORT;
+        server_name 127.0.0.1 localhost ${IRON_START_HOSTS:-};
         root $ROOT/public;
         index index.php;
         location /build/ { expires 1y; add_header Cache-Control "public, immutable"; add_header X-Content-Type-Options nosniff; gzip on; try_files \$uri =404; }

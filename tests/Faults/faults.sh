@@ -5,6 +5,30 @@ fresh_demo() {
     "$VAR/artisan" db:seed --class=DemoSeeder --force --no-interaction >/dev/null
 }
 
+# What holds a password or a key is for its owner alone; who asks by another name, or for what is not here, gets nothing.
+secrets_are_kept() {
+    local file mode told=0 name
+    for name in database.secret app.secret app.key; do
+        while read -r file; do
+            mode="$(stat -c %a "$file")"
+            told=$((told + 1))
+            [[ "$mode" =~ ^[67]00$ ]] || { echo "$file holds $name and is open to others ($mode)"; return 1; }
+        done < <(grep -rlF --exclude-dir=postgres -e "$(cat "$VAR/$name")" "$VAR")
+    done
+    [ "$told" -ge 6 ] || { echo "only $told files hold secrets: the cached configuration must be one"; return 1; }
+    for file in "$VAR" "$VAR/postgres" "$VAR/keys" "$VAR/storage"; do
+        [ "$(stat -c %a "$file")" = 700 ] || { echo "$file is open to others"; return 1; }
+    done
+    is_answered 200 127.0.0.1 session && is_answered 200 localhost session && is_answered 421 elsewhere.example session \
+        && is_answered 421 "127.0.0.1.elsewhere.example" session && is_answered 404 127.0.0.1 machines/1/nothing
+}
+is_answered() { # status, host, path
+    local status
+    status="$(curl -s -o /dev/null -w '%{http_code}' -H "Host: $2" -H 'Accept: application/json' "$BASE_URL/api/v1/$3")"
+    echo "$2 $3: $status"
+    [ "$status" = "$1" ]
+}
+
 at_the_same_moment() {
     fresh_demo
     "$VAR/artisan" db:seed --class='Tests\Support\AnsweredSeeder' --force --no-interaction >/dev/null
@@ -61,11 +85,11 @@ backed_up_and_restored() {
         launch_postgres
         trap stop_all EXIT
         for table in $tables; do
-            echo "$table $(PGPASSWORD="$(cat "$VAR/database.secret")" "$(pg_bin)/psql" -h 127.0.0.1 -p "$(cat "$VAR/database.port")" -U iron -d ironstart -qAtc "SELECT count(*), coalesce(sum(id), 0) FROM $table")"
+            echo "$table $(owner_psql ironstart -c "SELECT count(*), coalesce(sum(id), 0) FROM $table")"
         done
     ) > "$VAR/tmp/there.txt"
     for table in $tables; do
-        echo "$table $(PGPASSWORD="$(cat "$VAR/database.secret")" "$(pg_bin)/psql" -h 127.0.0.1 -p "$(cat "$VAR/database.port")" -U iron -d ironstart -qAtc "SELECT count(*), coalesce(sum(id), 0) FROM $table")"
+        echo "$table $(owner_psql ironstart -c "SELECT count(*), coalesce(sum(id), 0) FROM $table")"
     done > "$VAR/tmp/here.txt"
     cat "$VAR/tmp/there.txt"
     cmp "$VAR/tmp/here.txt" "$VAR/tmp/there.txt" && diff -r "$VAR/keys" "$there/keys" && rm -rf "$there"

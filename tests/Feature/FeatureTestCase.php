@@ -14,6 +14,7 @@ use App\Support\CurrentCompany;
 use App\Support\Role;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
 /** Against a real PostgreSQL, each test in a transaction of its own. */
@@ -22,6 +23,19 @@ abstract class FeatureTestCase extends TestCase
     use DatabaseTransactions;
 
     private int $keys = 0;
+
+    /** Under the role the application runs under, so that every test shows that it may do what it does. */
+    protected function setUp(): void
+    {
+        parent::setUp();
+        DB::statement('SET LOCAL ROLE ironstart_app');
+    }
+
+    /** As whoever owns the tables: to tamper with what the application can't. */
+    protected function asOwner(): void
+    {
+        DB::statement('RESET ROLE');
+    }
 
     protected function person(Role $role, ?Company $company = null): User
     {

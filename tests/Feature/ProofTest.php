@@ -69,6 +69,7 @@ final class ProofTest extends FeatureTestCase
     {
         [, , $machine] = $this->exported();
         self::assertSame(DB::table('entries')->where('machine_id', $machine->id)->orderBy('at')->pluck('at')->all(), DB::table('chain_links')->where('machine_id', $machine->id)->orderBy('at')->pluck('at')->all());
+        $this->asOwner();
         $this->expectExceptionMessage('written once');
         DB::table('chain_links')->where('machine_id', $machine->id)->update(['digest' => str_repeat('0', 64)]);
     }
@@ -76,6 +77,7 @@ final class ProofTest extends FeatureTestCase
     public function testATapeWrittenBeforeThereWereChainsIsChainedWhenItLeaves(): void
     {
         [$lead, , $machine] = $this->exported();
+        $this->asOwner();
         DB::statement('ALTER TABLE chain_links DISABLE TRIGGER USER');
         DB::table('chain_links')->where('machine_id', $machine->id)->delete();
         DB::table('machines')->where('id', $machine->id)->update(['chained_at' => 0, 'digest' => '']);
@@ -107,6 +109,7 @@ final class ProofTest extends FeatureTestCase
         foreach ($said as $at => $words) {
             self::assertStringContainsString($words, $written[$at]);
         }
+        $this->asOwner();
         DB::statement('ALTER TABLE chain_links DISABLE TRIGGER USER');
         DB::table('chain_links')->where('machine_id', $machine->id)->delete();
         DB::table('machines')->where('id', $machine->id)->update(['chained_at' => 0, 'digest' => '']);

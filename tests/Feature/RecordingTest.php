@@ -71,6 +71,7 @@ final class RecordingTest extends FeatureTestCase
 
     public function testTheTapeCannotBeRewritten(): void
     {
+        $this->asOwner();
         $starter = $this->person(Role::Starter);
         $machine = $this->machine($starter);
         $this->record($starter, $machine, 'power.voltage', self::VOLTS)->assertCreated();

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Company;
 use App\Support\CurrentCompany;
 use App\Support\Role;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -37,6 +38,40 @@ final class SafetyTest extends FeatureTestCase
         $person = $this->person(Role::Lead);
         $this->postJson('/api/v1/session/demo', ['name' => $person->name])->assertNotFound();
         $this->getJson('/api/v1/session')->assertJsonPath('demo', []);
+    }
+
+    public function testTheApplicationsRoleOwnsNothingAndSwitchesNothingOff(): void
+    {
+        self::assertSame('ironstart_app', DB::scalar('SELECT current_user'));
+        $role = DB::selectOne('SELECT rolsuper, rolcreaterole, rolcreatedb, rolbypassrls FROM pg_roles WHERE rolname = current_user');
+        self::assertSame([false, false, false, false], array_values((array) $role));
+        self::assertSame(0, DB::scalar("SELECT count(*) FROM pg_class c JOIN pg_roles r ON r.oid = c.relowner WHERE r.rolname = 'ironstart_app'"));
+        $once = array_column(DB::select("SELECT DISTINCT c.relname FROM pg_trigger t JOIN pg_class c ON c.oid = t.tgrelid WHERE t.tgname LIKE '%_once'"), 'relname');
+        self::assertEqualsCanonicalizing(['entries', 'verdicts', 'readings', 'start_presses', 'put_backs', 'put_back_closings', 'put_backs_left', 'suspect_marks', 'notes', 'overrides', 'chain_links', 'sign_ins', 'office_log', 'sheet_versions'], $once);
+        $tries = ['CREATE TABLE mine (id int)', 'DROP FUNCTION refuse_change()', "SET session_replication_role = 'replica'", 'DELETE FROM migrations', 'CREATE OR REPLACE FUNCTION refuse_change() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN RETURN NEW; END $$'];
+        foreach ($once as $table) {
+            array_push($tries, "ALTER TABLE $table DISABLE TRIGGER USER", "DROP TRIGGER {$table}_once ON $table", "TRUNCATE $table", "UPDATE $table SET company_id = company_id", "DELETE FROM $table", "ALTER TABLE $table OWNER TO ironstart_app");
+        }
+        foreach ($tries as $try) {
+            self::assertSame('42501', $this->refused($try), $try);
+        }
+        // Whoever owns the tables finds them closed too.
+        $this->asOwner();
+        foreach ($once as $table) {
+            self::assertSame('23001', $this->refused("TRUNCATE $table CASCADE"), "TRUNCATE $table");
+        }
+    }
+
+    /** The state with which the database refuses; '' when it does not. */
+    private function refused(string $statement): string
+    {
+        try {
+            DB::transaction(fn () => DB::unprepared($statement));
+        } catch (QueryException $refused) {
+            return (string) $refused->getCode();
+        }
+
+        return '';
     }
 
     /** @return iterable<string, array{string, array<string, mixed>}> what is typed, and members that are not for typing */

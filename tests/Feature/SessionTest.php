@@ -101,6 +101,11 @@ final class SessionTest extends FeatureTestCase
         $this->postJson('/api/v1/session/demo', ['name' => $person->name])->assertNotFound();
         DB::table('companies')->update(['is_demo' => false]);
         Company::query()->whereKey($person->company_id)->update(['is_demo' => true]);
+        // An instance that had the demo once, and is now for work.
+        config(['iron.demo' => false]);
+        $this->getJson('/api/v1/session')->assertJsonPath('demo', []);
+        $this->postJson('/api/v1/session/demo', ['name' => $person->name])->assertNotFound();
+        config(['iron.demo' => true]);
         $this->getJson('/api/v1/session')->assertJsonPath('demo.0.name', $person->name);
         $this->postJson('/api/v1/session/demo', ['name' => $person->name])->assertOk()->assertJsonPath('person.id', $person->id);
     }

@@ -130,6 +130,10 @@ final class SignIn
     /** @return list<User> */
     public function demoPeople(): array
     {
+        // An instance that once had the demo keeps its people; they sign in as everybody does.
+        if (config('iron.demo') !== true) {
+            return [];
+        }
         $demo = Company::query()->where('is_demo', true)->value('id');
 
         return $demo === null ? [] : array_values(User::query()->where('company_id', $demo)->where('is_active', true)->orderBy('id')->get()->all());

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Company;
 use App\Models\Machine;
+use App\Records\AsChained;
 use App\Records\CompanyKeys;
 use App\Support\Moment;
 use App\Views\InstrumentUsedView;
@@ -19,7 +20,7 @@ use IronStart\Core\Chain\Seal;
 /** The record of a machine: its twelve answers, then the evidence. */
 final class RecordSheet
 {
-    public function __construct(private readonly Standings $standings, private readonly TapeReader $tape, private readonly JobParts $parts, private readonly CompanyKeys $keys)
+    public function __construct(private readonly Standings $standings, private readonly TapeReader $tape, private readonly JobParts $parts, private readonly CompanyKeys $keys, private readonly AsChained $chained)
     {
     }
 
@@ -66,6 +67,7 @@ final class RecordSheet
             fingerprint: Seal::fingerprint($this->keys->of($machine->company_id)->publicKey()),
             instruments: self::instruments($rows, $evidence),
             notes: self::notes($standing, $evidence),
+            differs: $this->chained->faults($machine),
         );
     }
 

@@ -23,7 +23,7 @@ final class PhotoStore
     }
 
     /**
-     * @return array{sha256: string, bytes: int, width: int, height: int}
+     * @return array{sha256: string, small_sha256: string, bytes: int, width: int, height: int}
      * @throws Refusal when it is no picture, too large, or there is no room for it
      */
     public function keep(int $companyId, string $given): array
@@ -47,9 +47,10 @@ final class PhotoStore
         $this->write($this->path($companyId, $sha), $jpeg);
         ob_start();
         imagejpeg(self::shrunk($small, self::PREVIEW), null, self::QUALITY);
-        $this->write($this->preview($companyId, $sha), (string) ob_get_clean());
+        $preview = (string) ob_get_clean();
+        $this->write($this->preview($companyId, $sha), $preview);
 
-        return ['sha256' => $sha, 'bytes' => strlen($jpeg), 'width' => imagesx($small), 'height' => imagesy($small)];
+        return ['sha256' => $sha, 'small_sha256' => hash('sha256', $preview), 'bytes' => strlen($jpeg), 'width' => imagesx($small), 'height' => imagesy($small)];
     }
 
     /** The file of a kept picture. */

@@ -39,6 +39,10 @@ final class RecordExport
             'chain' => $this->links($machine),
             'digest' => $record->digest === '' ? Chain::start($record->recordId) : $record->digest,
         ];
+        // What the rows of the database say otherwise than the chain goes along, sealed too.
+        if ($record->differs !== []) {
+            $file->differs = $record->differs;
+        }
         $file->seal = $key->sign(RecordProof::sealed($file));
 
         return json_encode($file, self::JSON) . "\n";

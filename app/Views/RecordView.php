@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** The record of a machine: twelve answers, then the evidence. */
-#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'overrides', 'putBack', 'evidence', 'people', 'readings', 'verdicts', 'items', 'partsOut', 'facts', 'signOff', 'recordId', 'digest', 'fingerprint', 'instruments', 'notes'])]
+#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'overrides', 'putBack', 'evidence', 'people', 'readings', 'verdicts', 'items', 'partsOut', 'facts', 'signOff', 'recordId', 'digest', 'fingerprint', 'instruments', 'notes', 'differs'])]
 final readonly class RecordView
 {
     /**
@@ -21,6 +21,7 @@ final readonly class RecordView
      * @param list<FactView> $facts
      * @param list<InstrumentUsedView> $instruments
      * @param list<string> $notes what stands on the first page besides: out of order, late, doubted
+     * @param list<string> $differs what is not as it was chained when it was written, a sentence each
      */
     public function __construct(
         #[OA\Property()]
@@ -77,6 +78,8 @@ final readonly class RecordView
         public array $instruments,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $notes,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $differs,
     ) {
     }
 }

@@ -46,6 +46,9 @@ th { font: bold 8.5pt figures; color: #59636a }
 <h1>{!! $t("$record->machine, $record->site") !!}</h1>
 <p>{!! $t(implode(' · ', array_filter([$record->summary, $record->model, $record->serial]))) !!}</p>
 <p>{!! $t(implode(', ', array_filter([$record->job, $record->address]))) !!}</p>
+@if ($record->differs !== [])
+<div class="first"><b>Not as it was written.</b>@foreach ($record->differs as $fault) <p>{!! $t($fault) !!}</p>@endforeach</div>
+@endif
 @foreach ($record->overrides as $one)
 <p class="first"><b>Lead override, {{ $one->name }}:</b> {!! $t($one->reason) !!} ({!! $t($one->who) !!}, {{ $when($one->at) }})</p>
 @endforeach

@@ -14,6 +14,8 @@ use Illuminate\Support\Facades\DB;
 final class BoardTest extends FeatureTestCase
 {
     private const MOST_QUERIES = 12;
+    /** The record is read against its chain besides. */
+    private const AND_THE_CHAIN = 2;
 
     public function testTodayShowsTheJobsOneIsOnAndTheOneThingToDo(): void
     {
@@ -54,7 +56,7 @@ final class BoardTest extends FeatureTestCase
         self::assertLessThanOrEqual(self::MOST_QUERIES, $few);
         $this->record($starter, $machine, 'power.lockout', self::lockout());
         self::assertLessThanOrEqual(self::MOST_QUERIES, $this->queries($starter, "/api/v1/machines/$machine->id"));
-        self::assertLessThanOrEqual(self::MOST_QUERIES, $this->queries($starter, "/api/v1/machines/$machine->id/record"));
+        self::assertLessThanOrEqual(self::MOST_QUERIES + self::AND_THE_CHAIN, $this->queries($starter, "/api/v1/machines/$machine->id/record"));
     }
 
     public function testTheRecordHoldsTwelveAnswersAndEverythingAsRead(): void

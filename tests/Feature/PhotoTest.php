@@ -42,6 +42,28 @@ final class PhotoTest extends FeatureTestCase
         parent::tearDown();
     }
 
+    public function testAFileChangedUnderneathIsTold(): void
+    {
+        $this->send($this->jpeg(900, 600))->assertCreated();
+        $differs = function (): array {
+            app(CurrentCompany::class)->set(null);
+
+            return $this->actingAs($this->starter)->getJson("/api/v1/machines/{$this->machine->id}/record")->assertOk()->json('differs');
+        };
+        self::assertSame([], $differs());
+        $files = glob("$this->folder/*/*/*.jpg");
+        self::assertCount(2, (array) $files);
+        foreach ((array) $files as $file) {
+            $was = (string) file_get_contents((string) $file);
+            file_put_contents((string) $file, $this->jpeg(900, 600) . ' ');
+            self::assertSame(['The photo of entry 2 is not the one that was taken.'], $differs(), (string) $file);
+            unlink((string) $file);
+            self::assertSame(['The photo of entry 2 is not the one that was taken.'], $differs(), (string) $file);
+            file_put_contents((string) $file, $was);
+        }
+        self::assertSame([], $differs());
+    }
+
     public function testItIsTurnedShrunkAndStrippedAndShownAtItsReading(): void
     {
         $given = $this->jpeg(2400, 1200);

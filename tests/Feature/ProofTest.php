@@ -52,6 +52,122 @@ final class ProofTest extends FeatureTestCase
         self::assertStringContainsString($said, $told);
     }
 
+    /** @return iterable<string, array{string, string, string}> a table, what is set in it, what is told */
+    public static function underneath(): iterable
+    {
+        yield 'a note' => ['notes', "text = 'nothing to see'", 'Entry 4 is not as it was written.'];
+        yield 'a sentence' => ['verdicts', 'said = jsonb_set(said, \'{headline}\', \'"All good."\') WHERE at = 3', 'Entry 3 is not as it was written.'];
+        yield 'a status' => ['verdicts', "status = 'clear' WHERE at = 3", 'Entry 3 is not as it was written.'];
+        yield 'what was typed' => ['verdicts', 'input = \'{"meter": "abc"}\' WHERE at = 3', 'Entry 3 is not as it was written.'];
+        yield 'a reading' => ['readings', "value_read = 460 WHERE path = 'volts_ab' AND at = 2", 'Entry 2 is not as it was written.'];
+        yield 'a lock' => ['put_backs', "what = 'Lock 9 on'", 'Entry 1 is not as it was written.'];
+        yield 'a time' => ['entries', "device_at = device_at - interval '1 hour' WHERE at = 2", 'Entry 2 is not as it was written.'];
+        yield 'who it was' => ['users', "name = 'Somebody'", 'Entry 1 is not as it was written.'];
+        yield 'a link of the chain' => ['chain_links', "document = replace(document, 'warm', 'cold') WHERE at = 4", 'Entry 4 is not as it was written.'];
+        yield 'the last digest' => ['machines', "digest = repeat('0', 64)", 'Entries are missing at the end.'];
+    }
+
+    #[DataProvider('underneath')]
+    public function testWhatIsChangedUnderneathIsToldOnThePageOnPaperAndInTheFile(string $table, string $change, string $told): void
+    {
+        [$lead, , $machine] = $this->exported();
+        self::assertSame([], $this->actingAs($lead)->getJson("/api/v1/machines/$machine->id/record")->json('differs'));
+        $this->asOwner();
+        DB::statement("ALTER TABLE $table DISABLE TRIGGER USER");
+        $of = match ($table) {
+            'users' => "id = $lead->id", 'machines' => "id = $machine->id", default => "machine_id = $machine->id"
+        };
+        DB::update("UPDATE $table SET $change " . (str_contains($change, 'WHERE') ? 'AND' : 'WHERE') . " $of");
+        $ask = function (string $what) use ($lead, $machine): \Illuminate\Testing\TestResponse {
+            app(CurrentCompany::class)->set(null);
+
+            return $this->actingAs($lead)->get("/api/v1/machines/$machine->id/$what")->assertOk();
+        };
+        self::assertSame($told, $ask('record')->json('differs.0'));
+        $file = sys_get_temp_dir() . '/' . uniqid('record') . '.json';
+        file_put_contents($file, $ask('record.json')->getContent());
+        [$status, $said] = $this->verify($file);
+        self::assertSame(1, $status, $said);
+        self::assertStringContainsString("NOT AS WRITTEN: $told", $said);
+        file_put_contents($file, $ask('record.pdf')->getContent());
+        self::assertStringContainsString('Not as it was written.', (string) shell_exec('pdftotext ' . escapeshellarg($file) . ' -'));
+        unlink($file);
+    }
+
+    public function testAnEntryTakenOutOrPutInUnderneathIsTold(): void
+    {
+        [$lead, , $machine] = $this->exported();
+        $this->asOwner();
+        $differs = function () use ($lead, $machine): array {
+            app(CurrentCompany::class)->set(null);
+
+            return $this->actingAs($lead)->getJson("/api/v1/machines/$machine->id/record")->assertOk()->json('differs');
+        };
+        DB::statement('ALTER TABLE readings DISABLE TRIGGER USER');
+        DB::table('readings')->where('machine_id', $machine->id)->where('at', 2)->where('path', 'volts_bc')->delete();
+        self::assertSame(['Entry 2 is not as it was written.'], $differs());
+        DB::statement('ALTER TABLE chain_links DISABLE TRIGGER USER');
+        DB::table('chain_links')->where('machine_id', $machine->id)->where('at', 4)->delete();
+        self::assertSame(['Entry 2 is not as it was written.', 'Entry 4 was never chained.', 'Entries are missing at the end.'], $differs());
+        DB::table('chain_links')->where('machine_id', $machine->id)->where('at', 1)->delete();
+        self::assertSame(['Entry 2 is not as it was written.', 'Entry 1 was never chained.', 'Entry 4 was never chained.', 'Entries are missing at the end.'], $differs());
+    }
+
+    public function testAnotherRoleOfAPersonLaterIsNoChangeOfTheRecord(): void
+    {
+        [$lead, , $machine] = $this->exported();
+        $lead->role = Role::Starter;
+        $lead->save();
+        app(CurrentCompany::class)->as($lead->company_id, fn () => $machine->job->people()->syncWithoutDetaching([$lead->id]));
+        app(CurrentCompany::class)->set(null);
+        self::assertSame([], $this->actingAs($lead)->getJson("/api/v1/machines/$machine->id/record")->assertOk()->json('differs'));
+    }
+
+    /** @return iterable<string, array{string, string}> a text of the file, and what it is made into */
+    public static function doubled(): iterable
+    {
+        yield 'a member twice' => ['"status": ', '"status": "clear", "status": '];
+        yield 'written another way' => ['"status": ', '"st\u0061tus": "clear", "status": '];
+        yield 'deep inside' => ['"value_read": 480', '"value_read": 481, "value_read": 480'];
+    }
+
+    #[DataProvider('doubled')]
+    public function testAMemberThatStandsTwiceIsRefused(string $text, string $made): void
+    {
+        [, $file] = $this->exported();
+        $whole = (string) file_get_contents($file);
+        file_put_contents($file, substr_replace($whole, $made, (int) strpos($whole, $text), strlen($text)));
+        [$status, $said] = $this->verify($file);
+        self::assertSame(2, $status, $said);
+        self::assertStringContainsString('twice in one object', $said);
+    }
+
+    /** @return iterable<string, array{\Closure(\stdClass): void}> something a reader would not know what to make of */
+    public static function unknown(): iterable
+    {
+        yield 'a kind of entry' => [fn (\stdClass $r) => $r->chain[3]->entry->kind = 'blessing'];
+        yield 'a member of an entry' => [fn (\stdClass $r) => $r->chain[3]->entry->also = 'this'];
+        yield 'a member of a check' => [fn (\stdClass $r) => $r->chain[1]->entry->check->also = 'this'];
+        yield 'a member of a reading' => [fn (\stdClass $r) => $r->chain[1]->entry->readings[0]->also = 'this'];
+        yield 'a member of a note' => [fn (\stdClass $r) => $r->chain[3]->entry->note->also = 'this'];
+        yield 'a member of an entry put back' => [fn (\stdClass $r) => $r->chain[0]->entry->put_back->also = 'this'];
+        yield 'a member of who' => [fn (\stdClass $r) => $r->chain[0]->entry->who->also = 'this'];
+        yield 'a member of the whole' => [fn (\stdClass $r) => $r->also = 'this'];
+    }
+
+    /** @param \Closure(\stdClass): void $change */
+    #[DataProvider('unknown')]
+    public function testWhatIsNotKnownIsNotPassedOver(\Closure $change): void
+    {
+        [, $file] = $this->exported();
+        $record = json_decode((string) file_get_contents($file));
+        $change($record);
+        file_put_contents($file, json_encode($record, JSON_PRESERVE_ZERO_FRACTION));
+        [$status, $said] = $this->verify($file);
+        self::assertSame(2, $status, $said);
+        self::assertStringContainsString('is no record as the schema has it', $said);
+    }
+
     public function testAnEntryLeftOutIsFound(): void
     {
         [, $file] = $this->exported();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\OwnerLinks;
+use App\Actions\Tape;
 use App\Http\Bodies\Body;
 use App\Http\Bodies\Writes;
 use App\Models\Company;
@@ -32,7 +33,7 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 #[OA\Parameter(parameter: 'token', name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
 final class OwnerController
 {
-    public function __construct(private readonly RecordSheet $sheet)
+    public function __construct(private readonly RecordSheet $sheet, private readonly Tape $tape)
     {
     }
 
@@ -81,6 +82,8 @@ final class OwnerController
 
     private function record(Machine $machine): RecordView
     {
+        $this->tape->catchUp($machine);
+
         return $this->sheet->of($machine, Company::query()->findOrFail($machine->company_id));
     }
 

@@ -27,6 +27,8 @@ final class RecordController
     #[OA\Get(path: '/api/v1/machines/{machine}/record', operationId: 'recordSheet', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The record', content: new OA\JsonContent(ref: RecordView::class))])]
     public function show(Machine $machine, #[CurrentUser] User $person): JsonResponse
     {
+        $this->tape->catchUp($machine);
+
         return Reply::with($this->sheet->of($machine, $person->company));
     }
 

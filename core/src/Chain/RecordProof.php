@@ -55,6 +55,8 @@ final readonly class RecordProof
         if ($place === null && ! hash_equals($last, $record->digest)) {
             $faults[] = 'The digest of the whole is not that of its last entry: entries are missing at the end.';
         }
+        // What the company's own server found when it made the file: its answers may not be those of these entries.
+        array_push($faults, ...array_map(strval(...), (array) ($record->differs ?? [])));
         [$signatures, $unsigned] = self::signatures($links, $key, $place ?? count($links));
         array_push($faults, ...$unsigned);
         if (! Seal::vouches($key, self::sealed($record), $record->seal)) {

@@ -1637,6 +1637,7 @@ export interface components {
             fingerprint: string;
             instruments: components["schemas"]["InstrumentUsedView"][];
             notes: string[];
+            differs: string[];
         };
         /** @description What was recorded: its place on the tape, and the machine as it stands now, unless that was not asked for (Prefer: return=minimal). */
         RecordedView: {

@@ -270,6 +270,9 @@ export default {
     csv: 'Readings as CSV',
     notDone: 'Not turned over: {count} questions not answered.',
     stopped: 'Stopped. Do not run it.',
+    differs: 'Not as it was written.',
+    differsWhat:
+      'Something was changed in the database or the photo files after it was recorded. Do not rely on this page; tell whoever runs this server, and compare with an earlier PDF or file.',
     all: 'All questions of this job are answered.',
     putBack: 'Put back',
     out: 'not put back yet',

@@ -58,6 +58,14 @@ function print() {
       </div>
       <p class="by">{{ record.company }}<br />{{ longDate(record.madeAt) }}, {{ clock(record.madeAt) }}</p>
     </header>
+    <div v-if="record.differs.length > 0" class="summary differs" role="alert">
+      <StatusMark status="stop" :size="24" />
+      <div>
+        <b>{{ t('record.differs') }}</b>
+        <p v-for="fault in record.differs" :key="fault">{{ fault }}</p>
+        <p class="caption">{{ t('record.differsWhat') }}</p>
+      </div>
+    </div>
     <p class="summary"><StatusMark :status="record.status" :size="24" /> {{ summary }}</p>
     <p v-for="one in record.overrides" :key="one.at" class="summary">
       <StatusMark status="overridden" :size="24" />
@@ -247,6 +255,13 @@ h2 {
   padding: 10px 14px;
   border: 2px solid var(--ink);
   font-size: 18px;
+}
+.differs {
+  align-items: start;
+  border-color: var(--stop);
+}
+.differs b {
+  color: var(--stop);
 }
 .history {
   margin-bottom: 12px;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use App\Http\Middleware\AsCompany;
 use App\Http\Middleware\ByOwnerLink;
+use App\Http\Middleware\FromOurPage;
+use App\Http\Middleware\KeepSession;
 use App\Http\Middleware\RequireRole;
 use App\Http\Middleware\SafetyHeaders;
 use App\Http\Middleware\Whose;
@@ -27,15 +29,17 @@ $app = Application::configure(basePath: $base)
         $middleware->group('api', [
             Illuminate\Cookie\Middleware\EncryptCookies::class,
             Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse::class,
-            Illuminate\Session\Middleware\StartSession::class,
-            Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class,
+            KeepSession::class,
+            FromOurPage::class,
             Illuminate\Routing\Middleware\SubstituteBindings::class,
         ]);
+        // The page is the same for everybody: it needs no session, and a visitor leaves none.
+        $middleware->group('web', []);
         $middleware->alias(['company' => AsCompany::class, 'role' => RequireRole::class, 'owner' => ByOwnerLink::class, 'whose' => Whose::class]);
         $middleware->priority([
             Illuminate\Cookie\Middleware\EncryptCookies::class,
-            Illuminate\Session\Middleware\StartSession::class,
-            Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class,
+            KeepSession::class,
+            FromOurPage::class,
             Illuminate\Auth\Middleware\Authenticate::class,
             // Whoever guesses is slowed down before anything is looked up.
             Illuminate\Routing\Middleware\ThrottleRequests::class,

@@ -55,6 +55,11 @@ final class Refusal extends \RuntimeException
         return new self(Reason::StaleSession, 'Reload and sign in again. What was typed is kept.');
     }
 
+    public static function foreignPage(): self
+    {
+        return new self(Reason::StaleSession, 'This came from a page of another address. Open ours and sign in there.');
+    }
+
     public static function notYours(): self
     {
         return new self(Reason::NotYours, 'Ask the start-up tech or the lead on this job.');

@@ -263,6 +263,8 @@ http {
     gzip on;
     gzip_min_length 512;
     gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
+    # The name is that which was matched; the port is the one that was asked for.
+    map \$http_host \$asked_port { default ''; "~(?<port>:[0-9]+)\$" \$port; }
     # Whoever asks for another name than ours is not meant for us.
     server { listen 127.0.0.1:$PORT default_server; return 421; }
     upstream app { server unix:$SOCKETS/fpm; keepalive 4; }
@@ -279,6 +281,7 @@ http {
         location ~ ^/api/v1/(machines/[0-9]+/photos|import/(sites|machines)(/preview)?)\$ {
             client_max_body_size 13m;
             include /etc/nginx/fastcgi_params;
+            fastcgi_param HTTP_HOST \$host\$asked_port;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
             fastcgi_param SCRIPT_NAME /index.php;
             fastcgi_keep_conn on;
@@ -286,6 +289,7 @@ http {
         }
         location = /index.php {
             include /etc/nginx/fastcgi_params;
+            fastcgi_param HTTP_HOST \$host\$asked_port;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
             fastcgi_keep_conn on;
             fastcgi_pass app;

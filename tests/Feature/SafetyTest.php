@@ -32,6 +32,34 @@ final class SafetyTest extends FeatureTestCase
         self::assertSame([true, 'lax'], [$session->isHttpOnly(), $session->getSameSite()]);
     }
 
+    public function testAVisitorLeavesNoSessionBehindAndOneWhoSignsInHasOne(): void
+    {
+        config(['session.driver' => 'database']);
+        $rows = fn (): int => DB::table('sessions')->count();
+        $before = $rows();
+        $this->getJson('/api/v1/session')->assertOk()->assertCookieMissing('iron_start');
+        $this->withoutVite()->get('/')->assertOk()->assertCookieMissing('iron_start');
+        $this->getJson('/api/v1/today')->assertUnauthorized();
+        $this->postJson('/api/v1/session', ['email' => 'nobody@example.test', 'password' => 'x'])->assertStatus(422);
+        $this->getJson('/api/v1/owner/1.' . str_repeat('a', 43))->assertStatus(410);
+        self::assertSame($before, $rows());
+        $person = $this->person(Role::Lead);
+        $in = $this->postJson('/api/v1/session', ['email' => $person->email, 'password' => 'correct horse'])->assertOk()->assertCookie('iron_start')->assertCookie('XSRF-TOKEN');
+        self::assertSame($before + 1, $rows());
+        $this->withCredentials()->withUnencryptedCookies(['iron_start' => (string) $in->getCookie('iron_start', false)?->getValue()])->deleteJson('/api/v1/session', [], ['X-Person' => (string) $person->id])->assertNoContent();
+        self::assertSame($before, $rows());
+    }
+
+    public function testNobodySignsSomebodyInFromAPageOfAnotherAddress(): void
+    {
+        $person = $this->person(Role::Lead);
+        $entry = ['email' => $person->email, 'password' => 'correct horse'];
+        foreach ([['Origin' => 'https://elsewhere.example'], ['Origin' => 'null'], ['Sec-Fetch-Site' => 'cross-site'], ['Sec-Fetch-Site' => 'same-site']] as $headers) {
+            $this->postJson('/api/v1/session', $entry, $headers)->assertStatus(419);
+        }
+        $this->postJson('/api/v1/session', $entry, ['Origin' => rtrim(url('/'), '/'), 'Sec-Fetch-Site' => 'same-origin'])->assertOk();
+    }
+
     public function testWithoutTheDemoNobodySignsInWithOnePress(): void
     {
         self::assertFalse(Company::query()->where('is_demo', true)->exists());

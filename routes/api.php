@@ -22,6 +22,12 @@ use App\Http\Controllers\TodayController;
 use App\Http\Middleware\Once;
 use Illuminate\Support\Facades\Route;
 
+/*
+ * A number in an address is no larger than what it names can be: a place on a tape, or the id of a row. Others are not
+ * to be found.
+ */
+Route::patterns(array_fill_keys(['at', 'clock', 'item', 'asked', 'version'], '[0-9]{1,9}') + array_fill_keys(['machine', 'putBack', 'instrument', 'person', 'site', 'job', 'link', 'invitation', 'sheet'], '[0-9]{1,18}'));
+
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store']);
 Route::post('session/demo', [SessionController::class, 'demo']);
@@ -33,7 +39,7 @@ Route::middleware('throttle:20,1')->group(function (): void {
 Route::middleware(['throttle:60,1', 'owner'])->group(function (): void {
     Route::get('owner/{token}', [OwnerController::class, 'read']);
     Route::get('owner/{token}/record.pdf', [OwnerController::class, 'paper']);
-    Route::get('owner/{token}/photos/{at}', [OwnerController::class, 'photo'])->whereNumber('at');
+    Route::get('owner/{token}/photos/{at}', [OwnerController::class, 'photo']);
 });
 
 Route::middleware(['auth', 'company'])->group(function (): void {
@@ -42,24 +48,24 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('checks', [JudgeController::class, 'index']);
     Route::post('judge/{check}', [JudgeController::class, 'judge']);
     Route::get('today', [TodayController::class, 'show']);
-    Route::get('machines/{machine}', [MachineController::class, 'show'])->whereNumber('machine');
-    Route::get('machines/{machine}/news', [MachineController::class, 'news'])->whereNumber('machine');
-    Route::get('machines/{machine}/record', [RecordController::class, 'show'])->whereNumber('machine');
-    Route::get('machines/{machine}/record.json', [RecordController::class, 'file'])->whereNumber('machine');
-    Route::get('machines/{machine}/record.pdf', [RecordController::class, 'paper'])->whereNumber('machine');
-    Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings'])->whereNumber('machine');
+    Route::get('machines/{machine}', [MachineController::class, 'show']);
+    Route::get('machines/{machine}/news', [MachineController::class, 'news']);
+    Route::get('machines/{machine}/record', [RecordController::class, 'show']);
+    Route::get('machines/{machine}/record.json', [RecordController::class, 'file']);
+    Route::get('machines/{machine}/record.pdf', [RecordController::class, 'paper']);
+    Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings']);
 
-    Route::get('machines/{machine}/parts-out/{at}/tag.pdf', [JobController::class, 'tag'])->whereNumber(['machine', 'at']);
-    Route::get('machines/{machine}/photos/{at}', [PhotoController::class, 'show'])->whereNumber(['machine', 'at']);
+    Route::get('machines/{machine}/parts-out/{at}/tag.pdf', [JobController::class, 'tag']);
+    Route::get('machines/{machine}/photos/{at}', [PhotoController::class, 'show']);
     Route::get('schemas/{name}', [RecordController::class, 'schema'])->whereIn('name', ['record', 'equipment-sheet']);
     Route::get('clocks', [ClockController::class, 'index']);
     Route::get('clocks.ics', [ClockController::class, 'calendar']);
-    Route::get('machines/{machine}/owner-links', [OwnerController::class, 'index'])->middleware('role:make_owner_link')->whereNumber('machine');
+    Route::get('machines/{machine}/owner-links', [OwnerController::class, 'index'])->middleware('role:make_owner_link');
     Route::get('sheets', [SheetController::class, 'index']);
-    Route::get('sheets/{sheet}', [SheetController::class, 'show'])->whereNumber('sheet');
-    Route::get('sheets/{sheet}/versions/{version}.json', [SheetController::class, 'file'])->whereNumber(['sheet', 'version']);
+    Route::get('sheets/{sheet}', [SheetController::class, 'show']);
+    Route::get('sheets/{sheet}/versions/{version}.json', [SheetController::class, 'file']);
     Route::get('search', [OfficeController::class, 'search']);
-    Route::middleware('role:office')->whereNumber('site')->group(function (): void {
+    Route::middleware('role:office')->group(function (): void {
         Route::get('sites', [OfficeController::class, 'sites']);
         Route::get('sites/{site}', [OfficeController::class, 'site']);
         Route::post('import/{table}/preview', [TableController::class, 'preview'])->whereIn('table', ['sites', 'machines']);
@@ -71,7 +77,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('company', [CompanyController::class, 'show'])->middleware('role:people');
     Route::get('instruments', [InstrumentController::class, 'index']);
 
-    Route::middleware(['whose', Once::class])->whereNumber(['machine', 'putBack', 'clock', 'item', 'asked', 'instrument', 'person', 'site', 'job', 'link', 'invitation'])->group(function (): void {
+    Route::middleware(['whose', Once::class])->group(function (): void {
         Route::post('machines/{machine}/checks', [MachineController::class, 'recordTogether'])->middleware('role:record');
         Route::post('machines/{machine}/checks/{check}', [MachineController::class, 'record'])->middleware('role:record');
         Route::post('machines/{machine}/notes', [MachineController::class, 'note'])->middleware('role:record');

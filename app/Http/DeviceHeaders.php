@@ -13,7 +13,9 @@ use Illuminate\Http\Request;
 /** What the device says with every write: its own id and time, and whose the write is. */
 final class DeviceHeaders
 {
-    private const ISO = '/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d{1,6})?(?:Z|[+-]\d\d:\d\d)$/';
+    private const ISO = '/^(\d{4})-(\d\d)-(\d\d)T([01]\d|2[0-3]):[0-5]\d:[0-5]\d(?:\.\d{1,6})?(?:Z|[+-](?:0\d|1[0-4]):[0-5]\d)$/D';
+    /** A clock that lost its battery begins in 1970; none runs beyond this. */
+    private const YEARS = [1970, 2199];
 
     public static function device(Request $request): string
     {
@@ -56,7 +58,8 @@ final class DeviceHeaders
         if ($at === null) {
             return null;
         }
-        if (! is_string($at) || preg_match(self::ISO, $at) !== 1) {
+        if (! is_string($at) || preg_match(self::ISO, $at, $parts) !== 1 || ! checkdate((int) $parts[2], (int) $parts[3], (int) $parts[1])
+            || (int) $parts[1] < self::YEARS[0] || (int) $parts[1] > self::YEARS[1]) {
             throw Refusal::field($header, $at, 'a date and time with its zone, such as 2026-05-04T09:30:00Z');
         }
 

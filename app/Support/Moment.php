@@ -27,11 +27,9 @@ final class Moment
         return CarbonImmutable::parse($time)->utc()->format(self::MILLISECONDS);
     }
 
-    /** Whether a text is a day of the calendar, as YYYY-MM-DD. */
+    /** Whether a text is a day of the calendar, as YYYY-MM-DD, of this century or the ones beside it. */
     public static function isDay(string $text): bool
     {
-        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $text);
-
-        return $day !== false && $day->format('Y-m-d') === $text;
+        return preg_match('/^((?:19|20|21)\d\d)-(\d\d)-(\d\d)$/D', $text, $day) === 1 && checkdate((int) $day[2], (int) $day[3], (int) $day[1]);
     }
 }

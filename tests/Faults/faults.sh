@@ -29,6 +29,12 @@ is_answered() { # status, host, path
     [ "$status" = "$1" ]
 }
 
+# A sample; bin/bench fuzz sends twenty thousand.
+fuzzed() {
+    fresh_demo
+    php tests/Faults/fuzz.php "$BASE_URL" 2000 1
+}
+
 at_the_same_moment() {
     fresh_demo
     "$VAR/artisan" db:seed --class='Tests\Support\AnsweredSeeder' --force --no-interaction >/dev/null

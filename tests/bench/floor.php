@@ -15,8 +15,8 @@ use Illuminate\Support\Facades\Route;
  */
 Route::middleware(['auth', 'company'])->group(function (): void {
     Route::post('nothing', fn (): JsonResponse => Reply::with(new stdClass()));
-    Route::get('machines/{machine}/nothing', fn (Machine $machine): JsonResponse => Reply::with(new stdClass()))->whereNumber('machine');
-    Route::middleware(['whose', Once::class])->whereNumber('machine')->group(function (): void {
+    Route::get('machines/{machine}/nothing', fn (Machine $machine): JsonResponse => Reply::with(new stdClass()));
+    Route::middleware(['whose', Once::class])->group(function (): void {
         Route::post('machines/{machine}/nothing', function (Machine $machine, ConnectionInterface $db): JsonResponse {
             $db->table('floor_rows')->insert(['company_id' => $machine->company_id, 'machine_id' => $machine->id, 'created_at' => now()]);
 

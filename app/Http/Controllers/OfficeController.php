@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Office;
 use App\Http\Bodies\Body;
 use App\Http\Bodies\Writes;
+use App\Http\Query;
 use App\Models\Machine;
 use App\Models\Site;
 use App\Models\SiteJob;
@@ -37,7 +38,7 @@ final class OfficeController
     #[OA\Get(path: '/api/v1/sites', operationId: 'sites', tags: ['office'], parameters: [new OA\Parameter(name: 'q', in: 'query', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'after', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'A page of sites', content: new OA\JsonContent(ref: PageView::class))])]
     public function sites(Request $request): JsonResponse
     {
-        return Reply::with($this->desk->sites(self::query($request, 'q'), self::query($request, 'after')));
+        return Reply::with($this->desk->sites(Query::text($request, 'q'), Query::text($request, 'after')));
     }
 
     #[OA\Get(path: '/api/v1/sites/{site}', operationId: 'site', tags: ['office'], parameters: [new OA\Parameter(ref: '#/components/parameters/site')], responses: [new OA\Response(response: 200, description: 'The site with its jobs and machines', content: new OA\JsonContent(ref: SiteView::class))])]
@@ -106,15 +107,13 @@ final class OfficeController
     #[OA\Get(path: '/api/v1/activity', operationId: 'activity', tags: ['office'], parameters: [new OA\Parameter(name: 'before', in: 'query', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'What was done in the office, newest first', content: new OA\JsonContent(ref: ActivityListView::class))])]
     public function activity(Request $request): JsonResponse
     {
-        $before = self::query($request, 'before');
-
-        return Reply::with(new ActivityListView($this->desk->activity(ctype_digit($before) ? (int) $before : null)));
+        return Reply::with(new ActivityListView($this->desk->activity(Query::whole($request, 'before'))));
     }
 
     #[OA\Get(path: '/api/v1/search', operationId: 'search', tags: ['office'], parameters: [new OA\Parameter(name: 'q', in: 'query', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'What begins so', content: new OA\JsonContent(ref: FoundListView::class))])]
     public function search(Request $request, #[CurrentUser] User $person): JsonResponse
     {
-        return Reply::with(new FoundListView($this->desk->find($person, self::query($request, 'q'))));
+        return Reply::with(new FoundListView($this->desk->find($person, Query::text($request, 'q'))));
     }
 
     /** @return array{name: string, address: string, altitude_m: float, safety: array<string, string>} */
@@ -157,12 +156,5 @@ final class OfficeController
         }
 
         return array_values($given);
-    }
-
-    private static function query(Request $request, string $name): string
-    {
-        $value = $request->query($name, '');
-
-        return is_string($value) && mb_strlen($value) <= 200 ? $value : throw Refusal::field($name, $value, 'a text of at most 200 characters');
     }
 }

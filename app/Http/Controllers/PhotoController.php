@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\AddPhoto;
 use App\Http\DeviceHeaders;
+use App\Http\Query;
 use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\User;
@@ -21,17 +22,12 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class PhotoController
 {
-    private const TEXT = 200;
-
     /** The body is the picture itself. */
     #[OA\Post(path: '/api/v1/machines/{machine}/photos', operationId: 'addPhoto', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(ref: '#/components/parameters/writer'), new OA\Parameter(name: 'about', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'item', in: 'query', schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'caption', in: 'query', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(content: [new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')), new OA\MediaType(mediaType: 'image/png', schema: new OA\Schema(type: 'string', format: 'binary')), new OA\MediaType(mediaType: 'image/webp', schema: new OA\Schema(type: 'string', format: 'binary'))]), responses: [new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: RecordedView::class)), new OA\Response(response: 413, description: 'Too large', content: new OA\JsonContent(ref: ProblemView::class)), new OA\Response(response: 507, description: 'No room left', content: new OA\JsonContent(ref: ProblemView::class))])]
     public function add(Request $request, Machine $machine, #[CurrentUser] User $person, AddPhoto $action, Recorded $recorded): JsonResponse
     {
-        $about = filter_var($request->query('about'), FILTER_VALIDATE_INT, ['options' => ['min_range' => 1]]);
-        if ($about === false) {
-            throw Refusal::field('about', $request->query('about'), 'the place of an entry on this machine\'s tape');
-        }
-        $entry = $action->add($machine, DeviceHeaders::stamp($request), $request->getContent(), $about, self::text($request, 'item'), self::text($request, 'caption'));
+        $about = Query::whole($request, 'about') ?? throw Refusal::field('about', null, 'the place of an entry on this machine\'s tape');
+        $entry = $action->add($machine, DeviceHeaders::stamp($request), $request->getContent(), $about, Query::text($request, 'item'), Query::text($request, 'caption'));
 
         return $recorded->reply($machine, $entry, $person);
     }
@@ -47,12 +43,5 @@ final class PhotoController
         }
 
         return response()->file($path, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'Content-Security-Policy' => "default-src 'none'"]);
-    }
-
-    private static function text(Request $request, string $name): string
-    {
-        $value = $request->query($name, '');
-
-        return is_string($value) && mb_strlen($value) <= self::TEXT ? $value : throw Refusal::field($name, $value, 'a text of at most ' . self::TEXT . ' characters');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepSheet;
+use App\Http\Query;
 use App\Models\Sheet;
 use App\Models\SheetVersion;
 use App\Models\User;
@@ -47,8 +48,7 @@ final class SheetController
         if (strlen($request->getContent()) > self::BYTES) {
             throw Refusal::tooLarge('A sheet has at most 1 MB.');
         }
-        $seen = $request->query('seen');
-        $version = $action->keep($request->getContent(), $by, is_string($seen) && ctype_digit($seen) ? (int) $seen : null);
+        $version = $action->keep($request->getContent(), $by, Query::whole($request, 'seen'));
 
         return Reply::with($this->shelf->one(Sheet::query()->findOrFail($version->sheet_id)), 201);
     }

@@ -58,6 +58,10 @@ final class Problems
     private static function database(\PDOException $error): Refusal
     {
         $state = (string) $error->getCode();
+        // What no column takes is the request's fault, though nobody named the field.
+        if (str_starts_with($state, '22')) {
+            return Refusal::field('', null, 'values that can be kept: no NUL, no number or date out of all bounds');
+        }
         $away = str_starts_with($state, '08') || str_starts_with($state, '57P') || in_array($state, ['7', 'HY000'], true);
 
         return $away ? Refusal::away() : Refusal::broken();

@@ -16,6 +16,8 @@ use IronStart\Core\Quantity\UnknownUnit;
 final class InputReader
 {
     /** Relative slack at the ends of a range, for bounds that are written in another unit. */
+    /** The largest whole number that is kept anywhere: 2³¹ − 1. */
+    private const LARGEST = 2_147_483_647;
     private const SLACK = 1e-12;
 
     /** @var list<InputError> */
@@ -184,6 +186,10 @@ final class InputReader
     {
         $number = self::inRange($field, self::bare($field, $raw, $path), $raw, $path);
 
+        if (abs($number) > self::LARGEST) {
+            throw InputError::at($path, $raw, $field->accepted(), 'is outside the range');
+        }
+
         return floor($number) === $number ? (int) $number : throw InputError::at($path, $raw, $field->accepted(), 'is not a whole number');
     }
 
@@ -200,7 +206,8 @@ final class InputReader
 
     private static function text(Field $field, mixed $raw, string $path): mixed
     {
-        if (! is_string($raw) || ! mb_check_encoding($raw, 'UTF-8')) {
+        // What comes after a NUL is lost in more than one place on the way.
+        if (! is_string($raw) || ! mb_check_encoding($raw, 'UTF-8') || str_contains($raw, "\0")) {
             throw InputError::at($path, is_string($raw) ? '' : $raw, $field->accepted(), 'is not a text');
         }
         if (mb_strlen($raw) > $field->length) {

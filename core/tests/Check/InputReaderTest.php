@@ -33,6 +33,9 @@ final class InputReaderTest extends TestCase
         yield 'number with a unit' => [Field::number('x'), '1 V'];
         yield 'number that is none' => [Field::number('x'), NAN];
         yield 'text too long' => [Field::text('x', 5), 'sixsix'];
+        yield 'text with a NUL' => [Field::text('x'), "a\0b"];
+        yield 'count beyond what is kept' => [Field::count('x'), 2_147_483_648];
+        yield 'count far beyond' => [Field::count('x'), 1e30];
         yield 'text that is no text' => [Field::text('x'), 5];
         yield 'items that are no list' => [Field::items('x', Field::text('name')), (object) ['name' => 'a']];
         yield 'absent name' => [Field::text('x')->structural(), '  '];
@@ -55,6 +58,7 @@ final class InputReaderTest extends TestCase
     /** @return iterable<string, array{Field, mixed, float}> */
     public static function bounds(): iterable
     {
+        yield 'the largest count' => [Field::count('x'), 2_147_483_647, 2_147_483_647.0];
         yield 'lower' => [Field::volts('x', 5, 600), '5 V', 5.0];
         yield 'upper' => [Field::volts('x', 5, 600), '600 V', 600.0];
         yield 'upper written in another unit' => [Field::quantity('x', Kind::Temperature, 'degC', -50, 85), '185 degF', 358.15];

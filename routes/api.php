@@ -31,15 +31,15 @@ Route::patterns(array_fill_keys(['at', 'clock', 'item', 'asked', 'version'], '[0
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store']);
 Route::post('session/demo', [SessionController::class, 'demo']);
-Route::middleware('throttle:20,1')->group(function (): void {
+Route::middleware('throttle:links')->group(function (): void {
     Route::post('session/link', [PeopleController::class, 'read']);
     Route::post('session/join', [PeopleController::class, 'join']);
 });
 
-Route::middleware(['throttle:60,1', 'owner'])->group(function (): void {
-    Route::get('owner/{token}', [OwnerController::class, 'read']);
-    Route::get('owner/{token}/record.pdf', [OwnerController::class, 'paper']);
-    Route::get('owner/{token}/photos/{at}', [OwnerController::class, 'photo']);
+Route::middleware('owner')->group(function (): void {
+    Route::get('owner/{token}', [OwnerController::class, 'read'])->middleware('throttle:owner-record');
+    Route::get('owner/{token}/record.pdf', [OwnerController::class, 'paper'])->middleware('throttle:owner-record');
+    Route::get('owner/{token}/photos/{at}', [OwnerController::class, 'photo'])->middleware('throttle:owner-photos');
 });
 
 Route::middleware(['auth', 'company'])->group(function (): void {

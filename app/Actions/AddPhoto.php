@@ -8,6 +8,7 @@ use App\Models\Entry;
 use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Records\PhotoStore;
+use App\Records\Turns;
 use App\Refusals\Refusal;
 use App\Support\Stamp;
 
@@ -17,7 +18,7 @@ final class AddPhoto
     private const AN_ENTRY = 6;
     private const A_MACHINE = 60;
 
-    public function __construct(private readonly Tape $tape, private readonly PhotoStore $store)
+    public function __construct(private readonly Tape $tape, private readonly PhotoStore $store, private readonly Turns $turns)
     {
     }
 
@@ -32,7 +33,8 @@ final class AddPhoto
         if ($target === null || EntryKind::tryFrom($target->kind)?->mayHavePhotos() !== true) {
             throw Refusal::field('about', $about, 'the place of a reading, a list, a note or an entry of the put-back list on this machine\'s tape');
         }
-        $kept = $this->store->keep($machine->company_id, $photo);
+        // One at a time for each person: whoever sends twenty at once holds no more than one worker.
+        $kept = $this->turns->take("photo-of-{$stamp->person->id}", fn (): array => $this->store->keep($machine->company_id, $photo));
 
         return $this->tape->holding($machine, function (Machine $locked) use ($stamp, $about, $item, $caption, $kept): Entry {
             $photos = Entry::query()->where('machine_id', $locked->id)->where('kind', 'photo');

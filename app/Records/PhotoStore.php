@@ -14,11 +14,13 @@ final class PhotoStore
 {
     public const BYTES = 12_582_912;
     private const PIXELS = 40_000_000;
+    /** Larger ones are decoded one at a time: a point takes four bytes, and a worker has 256 MB. */
+    private const LARGE = 4_000_000;
     private const SIDE = 1_600;
     private const PREVIEW = 480;
     private const QUALITY = 82;
 
-    public function __construct(private readonly string $folder)
+    public function __construct(private readonly string $folder, private readonly Turns $turns)
     {
     }
 
@@ -35,11 +37,7 @@ final class PhotoStore
         if ($size[0] * $size[1] > self::PIXELS) {
             throw Refusal::tooLarge('A photo can have at most ' . intdiv(self::PIXELS, 1_000_000) . ' million points.');
         }
-        $image = @imagecreatefromstring($given);
-        if ($image === false) {
-            throw Refusal::field('photo', null, 'a photo that can be read to its end');
-        }
-        $small = self::shrunk(self::upright($image, $given, $size[2]));
+        $small = $size[0] * $size[1] > self::LARGE ? $this->turns->take('photo', fn (): \GdImage => self::read($given, $size[2])) : self::read($given, $size[2]);
         ob_start();
         imagejpeg($small, null, self::QUALITY);
         $jpeg = (string) ob_get_clean();
@@ -63,6 +61,17 @@ final class PhotoStore
     public function preview(int $companyId, string $sha): string
     {
         return "$this->folder/$companyId/" . substr($sha, 0, 2) . "/$sha-small.jpg";
+    }
+
+    /** Shrunk first, so that nothing large is made twice. */
+    private static function read(string $given, int $type): \GdImage
+    {
+        $image = @imagecreatefromstring($given);
+        if ($image === false) {
+            throw Refusal::field('photo', null, 'a photo that can be read to its end');
+        }
+
+        return self::upright(self::shrunk($image), $given, $type);
     }
 
     /** A whole file or none: it is written beside and then moved. */

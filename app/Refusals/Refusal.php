@@ -50,6 +50,11 @@ final class Refusal extends \RuntimeException
         return new self(Reason::TooOften, "Wait $seconds seconds, then try again.", ['wait' => $seconds]);
     }
 
+    public static function oneAtATime(int $seconds): self
+    {
+        return new self(Reason::TooOften, 'Photos are taken in one at a time. This one waits and is sent again by itself.', ['wait' => $seconds]);
+    }
+
     public static function staleSession(): self
     {
         return new self(Reason::StaleSession, 'Reload and sign in again. What was typed is kept.');

@@ -37,6 +37,21 @@ final class OwnerLinkTest extends FeatureTestCase
         self::assertNotNull($this->links()->json('links.0.openedAt'));
     }
 
+    public function testPicturesAreCountedApartFromTheRecordAndDoNotOpenIt(): void
+    {
+        $token = $this->link();
+        for ($i = 0; $i < 61; $i++) {
+            $this->open("$token/photos/1")->assertNotFound();
+        }
+        self::assertNull($this->links()->json('links.0.openedAt'));
+        for ($i = 0; $i < 60; $i++) {
+            $this->open($token)->assertOk();
+        }
+        $this->open($token)->assertStatus(429);
+        $this->open("$token/photos/1")->assertNotFound();
+        self::assertNotNull($this->links()->json('links.0.openedAt'));
+    }
+
     public function testAfterWithdrawalAndAfterItsDaysItOpensNothing(): void
     {
         $token = $this->link();

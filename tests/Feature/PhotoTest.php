@@ -7,6 +7,8 @@ namespace Tests\Feature;
 use App\Models\Machine;
 use App\Models\User;
 use App\Records\PhotoStore;
+use App\Records\Turns;
+use App\Refusals\Refusal;
 use App\Support\CurrentCompany;
 use App\Support\Role;
 use Illuminate\Testing\TestResponse;
@@ -30,7 +32,7 @@ final class PhotoTest extends FeatureTestCase
     {
         parent::setUp();
         $this->folder = sys_get_temp_dir() . '/' . uniqid('photos');
-        $this->app?->instance(PhotoStore::class, new PhotoStore($this->folder));
+        $this->app?->instance(PhotoStore::class, new PhotoStore($this->folder, app(Turns::class)));
         $this->starter = $this->person(Role::Starter);
         $this->machine = $this->machine($this->starter);
         $this->record($this->starter, $this->machine, 'power.rotation', ['meter' => 'abc'])->assertCreated();
@@ -94,10 +96,43 @@ final class PhotoTest extends FeatureTestCase
         $this->send($this->jpeg(50, 20))->assertStatus(409);
     }
 
+    public function testLargeOnesAreTakenInOneAtATimeAndOfAPersonAnyOne(): void
+    {
+        $turns = app(Turns::class);
+        $large = $this->jpeg(2001, 2000);
+        $turns->take('photo', function () use ($large): void {
+            $this->send($large)->assertStatus(429)->assertJsonPath('wait', 2);
+            $this->send($this->jpeg(2000, 2000))->assertCreated();
+        });
+        $this->send($large)->assertCreated();
+        $turns->take("photo-of-{$this->starter->id}", fn () => $this->send($this->jpeg(30, 20))->assertStatus(429));
+        // A turn ends with what was done in it, also when that failed.
+        foreach (['first', 'again'] as $time) {
+            try {
+                $turns->take('photo', fn () => throw new \RuntimeException($time));
+            } catch (\RuntimeException $error) {
+                self::assertSame($time, $error->getMessage());
+            }
+        }
+        $this->expectException(Refusal::class);
+        $turns->take('a', fn () => $turns->take('a', fn (): int => 1));
+    }
+
+    public function testAPictureTakesNoMoreMemoryThanItsPointsAndALittle(): void
+    {
+        mkdir($this->folder);
+        file_put_contents("$this->folder/large", $this->jpeg(5000, 4000));
+        $script = 'require $argv[1]; (new App\Records\PhotoStore($argv[2], new App\Records\Turns($argv[2])))->keep(1, (string) file_get_contents("$argv[2]/large")); preg_match("/VmHWM:\s+(\d+)/", (string) file_get_contents("/proc/self/status"), $peak); echo $peak[1];';
+        $peak = (int) shell_exec(implode(' ', array_map(escapeshellarg(...), [PHP_BINARY, '-r', $script, base_path('vendor/autoload.php'), $this->folder])));
+        // 20 million points of four bytes are 78,125 kB; turned before it was shrunk they would be there twice.
+        self::assertGreaterThan(78_125, $peak);
+        self::assertLessThan(78_125 + 60_000, $peak);
+    }
+
     public function testWithoutRoomTheReadingStaysAndTheErrorIsClear(): void
     {
         stream_wrapper_register('full', FullDisk::class);
-        $this->app?->instance(PhotoStore::class, new PhotoStore('full://photos'));
+        $this->app?->instance(PhotoStore::class, new PhotoStore('full://photos', app(Turns::class)));
         $this->send($this->jpeg(300, 200))->assertStatus(507)->assertJsonPath('title', 'The photo could not be saved');
         app(CurrentCompany::class)->set(null);
         $this->actingAs($this->starter)->getJson("/api/v1/machines/{$this->machine->id}")->assertOk()->assertJsonPath('tape.0.check', 'power.rotation')->assertJsonPath('tape.0.photos', []);

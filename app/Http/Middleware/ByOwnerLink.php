@@ -30,7 +30,8 @@ final class ByOwnerLink
         if ($link === null || $link->withdrawn_at !== null || $link->expires_at->isPast()) {
             throw Refusal::linkGone();
         }
-        if ($link->opened_at === null) {
+        // A picture is looked at within the record: it does not open it.
+        if ($link->opened_at === null && $request->route('at') === null) {
             $link->forceFill(['opened_at' => CarbonImmutable::now()])->save();
         }
         $request->attributes->set('machine', Machine::query()->with('job.site', 'sheet')->findOrFail($link->machine_id));

@@ -14,6 +14,7 @@ import QuestionRail from '@/screens/machine/QuestionRail.vue'
 import { useChecks } from '@/stores/checks'
 import ChoiceField from './ChoiceField.vue'
 import FoldLine from './FoldLine.vue'
+import PhotoPick from './PhotoPick.vue'
 import ReadingField from './ReadingField.vue'
 import StartRod from './StartRod.vue'
 import StatusMark from './StatusMark.vue'
@@ -298,5 +299,28 @@ describe('the reasons under a bench', () => {
   })
   it('has nothing to open while there is no verdict', () => {
     expect(mount(FoldLine, { props: { verdict: null }, global }).text()).toBe('')
+  })
+})
+
+describe('a photo to be picked', () => {
+  it('is taken up to 12 MB as JPEG, PNG or WebP, and anything else is told at once', async () => {
+    const pick = mount(PhotoPick, { props: { modelValue: [], limits: true }, global })
+    expect(pick.text()).toContain('up to 12 MB and 40 megapixels')
+    const file = (name: string, type: string, size: number) =>
+      Object.defineProperty(new File(['x'], name, { type }), 'size', { value: size })
+    const most = 12 * 1024 * 1024
+    const input = pick.find('input')
+    Object.defineProperty(input.element, 'files', {
+      value: [
+        file('at.jpg', 'image/jpeg', most),
+        file('over.jpg', 'image/jpeg', most + 1),
+        file('a.heic', 'image/heic', 5),
+        file('a.webp', 'image/webp', 5),
+      ],
+    })
+    await input.trigger('change')
+    const kept = pick.emitted('update:modelValue')?.[0]?.[0] as File[]
+    expect(kept.map((one) => one.name)).toEqual(['at.jpg', 'a.webp'])
+    expect(pick.find('[role=alert]').text()).toContain('Not taken: over.jpg, a.heic.')
   })
 })

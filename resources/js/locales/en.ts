@@ -108,6 +108,8 @@ export default {
     whole: 'the whole list',
     title: 'Add a photo',
     keep: 'Save',
+    limits: 'JPEG, PNG or WebP, up to 12 MB and 40 megapixels each. Six to an entry, 60 to a unit.',
+    refused: 'Not taken: {names}. A photo is a JPEG, PNG or WebP of up to 12 MB.',
   },
   fold: { next: 'Next', because: 'Why', cautions: 'Cautions', basis: 'Based on' },
   tabs: {

@@ -166,6 +166,8 @@ export const useOutbox = defineStore('outbox', () => {
    * @returns true when the next may be tried
    */
   async function failed(item: Waiting, error: unknown): Promise<boolean> {
+    // Asked to come again later: that is no failure.
+    if (error instanceof Refused && error.problem.status < 500) return false
     signal.reachable = await answers()
     if (!signal.reachable) return false
     const fails = (item.fails ?? 0) + 1

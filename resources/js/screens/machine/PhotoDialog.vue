@@ -42,7 +42,7 @@ async function send() {
     :send="send"
     forge
   >
-    <PhotoPick v-model="photos" />
+    <PhotoPick v-model="photos" limits />
     <template v-if="items.length > 0">
       <label for="photo-item">{{ t('photo.of') }}</label>
       <select id="photo-item" v-model="item">

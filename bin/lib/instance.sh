@@ -9,6 +9,7 @@ APP_ROLE=ironstart_app
 OWNER_URL=''
 CHILDREN=()
 SOCKETS=''
+declare -A NAMES=()
 
 say() { printf '%s\n' "$*"; }
 step() { printf '  %s\n' "$*"; }
@@ -92,14 +93,58 @@ fi
 # What it writes is for its owner alone: keys, sessions and the cached configuration are among it.
 unprivileged() { (umask 077; "${as_unprivileged[@]}" "$@"); }
 
-# The same in the background, with the process itself as the child, so that it can be told to stop.
+# The same in the background, with the process itself as the child, in a group of its own: a Ctrl-C is meant for us
+# alone, who end them in order, and whatever it started ends with it. Its number is kept, for whoever comes after a crash.
 CHILD=''
-in_background() { # log file, command
-    local log="$1"
-    shift
-    (umask 077; exec "${as_unprivileged[@]}" "$@" >"$log" 2>&1 9>&-) &
+in_background() { # name, log file, command
+    local name="$1" log="$2"
+    shift 2
+    (umask 077; exec setsid "${as_unprivileged[@]}" "$@" >>"$log" 2>&1 9>&-) &
     CHILD=$!
     CHILDREN=("$CHILD" "${CHILDREN[@]}")
+    NAMES[$CHILD]="$name"
+    mkdir -p "$VAR/run"
+    echo "$CHILD" > "$VAR/run/$name.pid"
+}
+
+# Whether a process is still there; one that has ended and was not yet waited for is not.
+is_running() { # process
+    local state
+    state="$(sed -n 's/^State:[[:space:]]*\(.\).*/\1/p' "/proc/$1/status" 2>/dev/null)" || return 1
+    [ -n "$state" ] && [ "$state" != Z ] && [ "$state" != X ]
+}
+
+# Ends a process and all of its group, first politely. Never takes longer than a few seconds.
+end_process() { # process, signal
+    local pid="$1" tries
+    kill "-$2" "$pid" 2>/dev/null || true
+    for ((tries = 0; tries < 80; tries++)); do
+        is_running "$pid" || break
+        sleep 0.1
+    done
+    kill -KILL -- "-$pid" 2>/dev/null || true
+    wait "$pid" 2>/dev/null || true
+}
+
+# What a start that was killed outright has left running of this instance, by the numbers it kept.
+end_leftovers() {
+    local file pid name
+    for file in "$VAR"/run/*.pid; do
+        [ -f "$file" ] || continue
+        name="$(basename "$file" .pid)" pid="$(cat "$file")"
+        if [[ "$pid" =~ ^[0-9]+$ ]] && tr '\0' ' ' < "/proc/$pid/cmdline" 2>/dev/null | grep -qF "$VAR/"; then
+            step "ending $name, left from before"
+            end_process "$pid" "$([ "$name" = postgres ] && echo INT || echo TERM)"
+        fi
+        rm -f "$file"
+    done
+}
+
+# One at a time for each instance. The lock lies beside its folder, so that it outlives the folder.
+take_lock() { # what to say when somebody has it
+    mkdir -p "$ROOT/var"
+    exec 9>"$ROOT/var/$INSTANCE.lock"
+    flock -n 9 || fail "$1"
 }
 
 free_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo parse_url("tcp://" . stream_socket_get_name($s, false), PHP_URL_PORT);'; }
@@ -137,7 +182,7 @@ database_answers() {
 launch_postgres() {
     local bin port tries=0
     bin="$(pg_bin)" port="$(cat "$VAR/database.port")"
-    in_background "$VAR/postgres.log" "$bin/postgres" -D "$VAR/postgres" -c listen_addresses=127.0.0.1 -c port="$port" -c unix_socket_directories='' -c timezone=UTC
+    in_background postgres "$VAR/postgres.log" "$bin/postgres" -D "$VAR/postgres" -c listen_addresses=127.0.0.1 -c port="$port" -c unix_socket_directories='' -c timezone=UTC
     POSTGRES_PID=$CHILD
     until owner_psql postgres -c 'SELECT 1' >/dev/null 2>&1; do
         kill -0 "$POSTGRES_PID" 2>/dev/null || return 1
@@ -230,6 +275,8 @@ error_log = $VAR/fpm.log
 daemonize = no
 [app]
 listen = $SOCKETS/fpm
+listen.backlog = 1024
+request_terminate_timeout = 60s
 pm = static
 pm.max_children = ${FPM_CHILDREN:-6}
 pm.max_requests = 5000
@@ -247,14 +294,20 @@ CONF
 daemon off;
 pid $VAR/nginx.pid;
 worker_processes 1;
+worker_rlimit_nofile 8192;
 error_log $VAR/nginx.log warn;
-events { worker_connections 256; }
+events { worker_connections 4000; }
 http {
     include /etc/nginx/mime.types;
     types { application/manifest+json webmanifest; }
     access_log off;
     server_tokens off;
     client_max_body_size 2m;
+    # Whoever sends slowly waits here, where there is room for thousands, and is sent away after a while.
+    client_header_timeout 15s;
+    client_body_timeout 30s;
+    send_timeout 60s;
+    reset_timedout_connection on;
     client_body_temp_path $VAR/tmp/body;
     proxy_temp_path $VAR/tmp/proxy;
     fastcgi_temp_path $VAR/tmp/fastcgi;
@@ -267,7 +320,8 @@ http {
     map \$http_host \$asked_port { default ''; "~(?<port>:[0-9]+)\$" \$port; }
     # Whoever asks for another name than ours is not meant for us.
     server { listen 127.0.0.1:$PORT default_server; return 421; }
-    upstream app { server unix:$SOCKETS/fpm; keepalive 4; }
+    # No connection to a worker is kept: a kept one holds its worker, and with few workers others wait for nothing.
+    upstream app { server unix:$SOCKETS/fpm; }
     server {
         listen 127.0.0.1:$PORT;
         server_name 127.0.0.1 localhost ${IRON_START_HOSTS:-};
@@ -284,22 +338,19 @@ http {
             fastcgi_param HTTP_HOST \$host\$asked_port;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
             fastcgi_param SCRIPT_NAME /index.php;
-            fastcgi_keep_conn on;
             fastcgi_pass app;
         }
         location = /index.php {
             include /etc/nginx/fastcgi_params;
             fastcgi_param HTTP_HOST \$host\$asked_port;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
-            fastcgi_keep_conn on;
             fastcgi_pass app;
         }
     }
 }
 CONF
     launch_fpm
-    in_background "$VAR/nginx.out" nginx -e "$VAR/nginx.log" -c "$VAR/nginx.conf" -p "$VAR"
-    NGINX_PID=$CHILD
+    launch_nginx
     local tries=0
     until curl -fsS -o /dev/null "http://127.0.0.1:$PORT/api/v1/session" 2>/dev/null; do
         kill -0 "$FPM_PID" 2>/dev/null || { tail -20 "$VAR/fpm.out" "$VAR/fpm.log" >&2; fail "php-fpm did not start"; }
@@ -310,19 +361,58 @@ CONF
 }
 
 launch_fpm() {
-    in_background "$VAR/fpm.out" "/usr/sbin/php-fpm$PHP_VERSION" -y "$VAR/fpm.conf" -F \
+    in_background fpm "$VAR/fpm.out" "/usr/sbin/php-fpm$PHP_VERSION" -y "$VAR/fpm.conf" -F \
         -d post_max_size=14M -d memory_limit=256M \
         -d opcache.enable=1 -d opcache.validate_timestamps=0 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 -d realpath_cache_ttl=600
     FPM_PID=$CHILD
 }
 
-# Stops what was started here, the last first, and waits for each. PostgreSQL is told to be quick about it.
+launch_nginx() {
+    in_background nginx "$VAR/nginx.out" nginx -e "$VAR/nginx.log" -c "$VAR/nginx.conf" -p "$VAR"
+    NGINX_PID=$CHILD
+}
+
+# Stops what was started here, the last first, and waits for each. PostgreSQL is told to be quick about it. Whoever
+# presses Ctrl-C again meanwhile gets no more than that.
 stop_all() {
-    trap - EXIT INT TERM
+    trap - EXIT
+    trap '' INT TERM HUP
     local pid
     for pid in "${CHILDREN[@]}"; do
-        [ "$pid" = "${POSTGRES_PID:-}" ] && kill -INT "$pid" 2>/dev/null || kill -TERM "$pid" 2>/dev/null || true
-        wait "$pid" 2>/dev/null || true
+        end_process "$pid" "$([ "$pid" = "${POSTGRES_PID:-}" ] && echo INT || echo TERM)"
+        rm -f "$VAR/run/${NAMES[$pid]:-none}.pid"
     done
+    CHILDREN=()
     [ -z "${SOCKETS:-}" ] || rm -rf "$SOCKETS"
 }
+
+# Watches what runs: whatever ends by itself is told and started again, until that happens too often.
+RESTARTS=()
+supervise() {
+    local ended name status now
+    while true; do
+        status=0
+        wait -n -p ended "${CHILDREN[@]}" || status=$?
+        [ -n "${ended:-}" ] || return 0
+        name="${NAMES[$ended]}" now=$SECONDS
+        # What it had started itself must not go on in its place.
+        kill -KILL -- "-$ended" 2>/dev/null || true
+        forget_child "$ended"
+        RESTARTS+=("$now")
+        [ ${#RESTARTS[@]} -lt 8 ] || [ $((now - RESTARTS[-8])) -gt 60 ] || fail "$name ends again and again; see $VAR/*.log"
+        say "  $(date +%H:%M:%S) $name ended ($status): starting it again"
+        case $name in
+            postgres) until launch_postgres; do forget_child "$POSTGRES_PID"; sleep 0.5; [ $((SECONDS - now)) -lt 60 ] || fail "PostgreSQL does not come back; see $VAR/postgres.log"; done ;;
+            fpm) launch_fpm ;;
+            nginx) launch_nginx ;;
+            schedule) launch_schedule ;;
+        esac
+    done
+}
+forget_child() { # process
+    local pid kept=()
+    for pid in "${CHILDREN[@]}"; do [ "$pid" = "$1" ] || kept+=("$pid"); done
+    CHILDREN=("${kept[@]}")
+}
+
+launch_schedule() { in_background schedule "$VAR/schedule.log" php "$ROOT/artisan" schedule:work; }

@@ -59,12 +59,14 @@ killed() { # postgres or fpm
         postgres)
             kill -9 "$POSTGRES_PID"
             wait "$POSTGRES_PID" 2>/dev/null || true
+            forget_child "$POSTGRES_PID"
             # Its children end by themselves; until they have, another can't start.
             until launch_postgres; do sleep 0.2; done
             ;;
         fpm)
-            kill -9 "$FPM_PID" $(cat "/proc/$FPM_PID/task/$FPM_PID/children")
+            kill -9 -- "-$FPM_PID"
             wait "$FPM_PID" 2>/dev/null || true
+            forget_child "$FPM_PID"
             launch_fpm
             ;;
     esac
@@ -99,4 +101,71 @@ backed_up_and_restored() {
     done > "$VAR/tmp/here.txt"
     cat "$VAR/tmp/there.txt"
     cmp "$VAR/tmp/here.txt" "$VAR/tmp/there.txt" && diff -r "$VAR/keys" "$there/keys" && rm -rf "$there"
+}
+
+# bin/start itself: what is killed comes back, Ctrl-C ends all of it at any moment, and nothing is deleted beside it.
+SUPERVISED="$ROOT/var/supervised"
+supervised() {
+    local log="$VAR/tmp/supervised.log" url pid tries name moment
+    rm -rf "$SUPERVISED"
+    started "$log" || return 1
+    url="$(sed -n 's/^ *\(http:[^ ]*\)$/\1/p' "$log" | head -1)"
+    bin/start --instance supervised --fresh --yes --no-demo > "$VAR/tmp/second.log" 2>&1 && { echo 'a second start went on'; return 1; }
+    grep -q 'it is running already' "$VAR/tmp/second.log" && [ -f "$SUPERVISED/postgres/PG_VERSION" ] || { echo 'a second start deleted what the first runs on'; return 1; }
+    for name in nginx fpm postgres schedule; do
+        kill -9 "$(cat "$SUPERVISED/run/$name.pid")"
+        tries=0
+        until grep -q "$name ended" "$log" && { [ $name = schedule ] || curl -fsS -o /dev/null "$url/api/v1/session" 2>/dev/null; }; do
+            tries=$((tries + 1)); [ $tries -lt 200 ] || { echo "$name did not come back"; cat "$log"; return 1; }
+            sleep 0.1
+        done
+        echo "$name was killed and came back"
+    done
+    interrupted "$STARTED" || return 1
+    # At moments in between, too.
+    for moment in 0.1 0.4 0.8 1.2 1.7 2.3 3; do
+        (set -m; exec bin/start --instance supervised --no-demo > "$log" 2>&1) & pid=$!
+        sleep $moment
+        interrupted "$pid" || return 1
+    done
+    for tries in 0 1023 65536 http 80800; do
+        bin/start --port "$tries" > "$VAR/tmp/second.log" 2>&1 && { echo "port $tries was taken"; return 1; }
+        grep -q 'a port is a number from 1024 to 65535' "$VAR/tmp/second.log" || { cat "$VAR/tmp/second.log"; return 1; }
+    done
+    # Killed outright, it leaves what it ran behind; the next start ends that and goes on.
+    started "$log" || return 1
+    kill -9 "$STARTED"
+    wait "$STARTED" 2>/dev/null || true
+    started "$log" || return 1
+    grep -q 'ending postgres, left from before' "$log" || { cat "$log"; return 1; }
+    interrupted "$STARTED" || return 1
+    rm -rf "$SUPERVISED"
+}
+
+# A process of its own that takes Ctrl-C as a terminal would send it.
+STARTED=''
+started() { # log file
+    local tries=0
+    : > "$1"
+    set -m
+    bin/start --instance supervised --no-demo > "$1" 2>&1 &
+    STARTED=$!
+    set +m
+    until grep -q 'Ctrl-C stops it' "$1"; do
+        tries=$((tries + 1)); [ $tries -lt 900 ] && kill -0 "$STARTED" 2>/dev/null || { echo 'it did not start'; cat "$1"; return 1; }
+        sleep 0.1
+    done
+}
+
+interrupted() { # process
+    local tries=0 left
+    kill -INT "$1"
+    while kill -0 "$1" 2>/dev/null; do
+        tries=$((tries + 1)); [ $tries -lt 300 ] || { echo 'Ctrl-C did not end it within 30 seconds'; return 1; }
+        sleep 0.1
+    done
+    wait "$1" 2>/dev/null || true
+    left="$(pgrep -f "$SUPERVISED/" || true)"
+    [ -z "$left" ] || { echo "left running after Ctrl-C:"; ps -fp $left; return 1; }
+    echo "Ctrl-C ended all of it after $((tries / 10)).$((tries % 10)) s"
 }

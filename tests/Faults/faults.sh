@@ -35,6 +35,12 @@ fuzzed() {
     php tests/Faults/fuzz.php "$BASE_URL" 2000 1
 }
 
+# Nobody gets an error, nobody is starved, also beside those who send half a request; how long it takes bin/bench load tells.
+fifty_at_once() {
+    fresh_demo
+    php bin/lib/bench-load.php "$BASE_URL" 6 errors
+}
+
 at_the_same_moment() {
     fresh_demo
     "$VAR/artisan" db:seed --class='Tests\Support\AnsweredSeeder' --force --no-interaction >/dev/null

@@ -21,8 +21,9 @@ final class Paper
     /**
      * @param array<string, mixed> $data
      * @param string $foot in the left of every page's foot; the right has its number
+     * @param (\Closure(Pen, string): void)|null $more writes pages after the view's; given a folder for what it draws
      */
-    public function print(string $view, array $data, string $title, string $foot, string $size = 'letter'): string
+    public function print(string $view, array $data, string $title, string $foot, string $size = 'letter', ?\Closure $more = null): string
     {
         is_dir($this->cache) || @mkdir($this->cache, 0700, true);
         $options = new Options(['fontDir' => $this->cache, 'fontCache' => $this->cache, 'tempDir' => $this->cache, 'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'defaultFont' => 'DejaVu Sans', 'isFontSubsettingEnabled' => true, 'dpi' => 96]);
@@ -37,13 +38,22 @@ final class Paper
         $pdf->setPaper($size);
         $pdf->loadHtml($this->views->make($view, $data + ['t' => self::text(...)])->render(), 'UTF-8');
         $pdf->render();
+        $drafts = "$this->cache/drafts-" . bin2hex(random_bytes(6));
+        if ($more !== null) {
+            mkdir($drafts, 0700);
+            $more(new Pen($pdf->getCanvas(), $pdf->getFontMetrics()), $drafts);
+        }
         $pdf->addInfo('Title', $title);
         $canvas = $pdf->getCanvas();
         $mono = $pdf->getFontMetrics()->getFont('mono') ?? $pdf->getFontMetrics()->getFont('DejaVu Sans Mono');
         $canvas->page_text(36, $canvas->get_height() - 26, $foot, $mono, 6.5, [0.35, 0.39, 0.42]);
         $canvas->page_text($canvas->get_width() - 70, $canvas->get_height() - 26, '{PAGE_NUM} / {PAGE_COUNT}', $mono, 6.5, [0.35, 0.39, 0.42]);
 
-        return (string) $pdf->output();
+        $paper = (string) $pdf->output();
+        array_map(unlink(...), glob("$drafts/*") ?: []);
+        is_dir($drafts) && rmdir($drafts);
+
+        return $paper;
     }
 
     /** A text for the paper: what the fonts have no letters for is set in one that does. */

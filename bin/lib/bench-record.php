@@ -12,6 +12,7 @@ const ROUNDS = 160;
 const WARM = 10;
 const READINGS = 300;
 const PHOTOS = 30;
+const NOTES = 1000;
 $base = $argv[1];
 $client = new Client($base, 'bench', 'Rafe Lindqvist');
 $machines = [];
@@ -76,3 +77,14 @@ for ($i = 0; $i < 8; $i++) {
     $paper[] = $timed('GET', "machines/$id/record.pdf");
 }
 printf("PDF of %d readings and %d pictures: p50 %.2f s, p95 %.2f s (aim 3 s)\n", $record['readings'], array_sum(array_map(fn (array $e): int => count($e['photos']), $record['evidence'])), $at($paper, 0.5) / 1e3, $at($paper, 0.95) / 1e3);
+
+// One machine that gathered a thousand long notes.
+$id = $machines['RTU-2'];
+for ($i = 0; $i < NOTES; $i++) {
+    $timed('POST', "machines/$id/notes", ['text' => mb_substr(str_repeat("On day $i the panel was warm and the lugs were tight to the sheet. ", 40), 0, 1990)]);
+}
+$notes = [];
+for ($i = 0; $i < 5; $i++) {
+    $notes[] = $timed('GET', "machines/$id/record.pdf");
+}
+printf("PDF of %d long notes: p50 %.2f s, p95 %.2f s (aim 6 s)\n", NOTES, $at($notes, 0.5) / 1e3, $at($notes, 0.95) / 1e3);

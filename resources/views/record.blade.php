@@ -25,17 +25,9 @@ th { font: bold 8.5pt figures; color: #59636a }
 .asking .state div { background: #c04408 }
 .not_on_job .state div { height: 2px; margin-top: 10px }
 .stopped .said { color: #9c1f17; font-weight: bold }
-.entry { padding: 5px 0 3px; border-bottom: 0.5px solid #cfcabd; page-break-inside: avoid }
-.struck h3, .struck .said { text-decoration: line-through }
-.doubt { color: #9c1f17 }
 .stop { color: #9c1f17 }
 .watch { color: #6e4d00 }
 .clear { color: #1f5a3c }
-.figure { font: bold 10.5pt figures; white-space: nowrap; padding-right: 12px }
-.told { font-size: 8.5pt }
-.figure span { font: 8pt text; color: #59636a }
-.drawing { float: right; width: 150px; margin: 0 0 2px 10px }
-.photo { height: 118px; margin: 4px 6px 2px 0 }
 .sign { display: inline-block; width: 230px; margin-right: 24px }
 .sign img { width: 210px; border-bottom: 1px solid #1b1f22 }
 .mono { font: 7pt mono }
@@ -93,23 +85,6 @@ th { font: bold 8.5pt figures; color: #59636a }
 @endforeach
 </table>
 @endif
-<h2>Evidence</h2>
-<p class="soft">{{ $record->readings }} readings, {{ $record->verdicts }} verdicts, as they were read. {!! $t(implode(', ', $record->people)) !!}.</p>
-@foreach ($record->evidence as $entry)
-@continue($entry->kind === 'photo')
-<div class="entry{{ $entry->suspect !== '' ? ' struck' : '' }}">
-@if ($draw($entry) !== '')<img class="drawing" src="{{ $svg($draw($entry)) }}">@endif
-<p class="soft">{{ $entry->at }} · {{ $when($entry->placedAt) }}@if ($late($entry)) · device clock {{ $when($entry->deviceAt) }}, received {{ $when($entry->recordedAt) }}@endif · {!! $t($entry->who) !!}@if ($entry->instrument !== '') · {!! $t($entry->instrument) !!}@if ($entry->instrumentOverdue)<span class="stop">, calibration overdue since {{ $entry->instrumentDue }}</span>@endif @endif</p>
-<h3>{!! $t($title($entry)) !!}@if ($entry->status !== '') <span class="{{ $entry->status }}">{{ $entry->status }}</span>@endif @if ($entry->supersededBy !== null)<span class="soft">corrected by {{ $entry->supersededBy }}</span>@endif</h3>
-@if ($entry->headline !== '')<p class="said">{!! $t($entry->headline) !!}</p>@endif
-@foreach ($entry->because as $line)<p class="soft">{!! $t($line) !!}</p>@endforeach
-@if ($entry->suspect !== '')<p class="doubt">Flagged: {!! $t($entry->suspect) !!}</p>@endif
-@if ($entry->outOfOrder !== [])<p class="doubt">Read out of order. {!! $t($entry->reason) !!}</p>@endif
-@if ($entry->readings !== [])<p>@foreach ($entry->readings as $r)<span class="figure"><span>{!! $t($r->label) !!}</span> {{ $r->value }} {!! $t($sign($r->unit)) !!}</span> @endforeach</p>@endif
-@if ($entry->told !== [])<p>@foreach ($entry->told as $one)<span class="told">{!! $t($one->label) !!}: <b>{!! $t($one->value) !!}</b></span>@if (! $loop->last) · @endif @endforeach</p>@endif
-@foreach ($entry->photos as $photo)@if ($picture($photo) !== '')<img class="photo" src="{{ $picture($photo) }}">@endif @endforeach
-</div>
-@endforeach
 <h2>Proof</h2>
 <p>Every entry is chained to the one before it. The last digest is at the foot of every page; the exported file and the digest together show whether anything was changed.</p>
 <p class="mono">record {{ $record->recordId }}<br>key {{ $record->fingerprint }} of {!! $t($record->company) !!}<br>digest {{ $record->digest }}</p>

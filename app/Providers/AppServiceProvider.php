@@ -19,6 +19,7 @@ use Illuminate\Contracts\View\Factory;
 use Illuminate\Database\ConnectionInterface;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\MigrationsEnded;
+use Illuminate\Database\Events\NoPendingMigrations;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
@@ -57,7 +58,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::preventLazyLoading();
         Model::preventSilentlyDiscardingAttributes();
-        Event::listen(MigrationsEnded::class, fn () => $this->app->make(Grants::class)->give());
+        Event::listen([MigrationsEnded::class, NoPendingMigrations::class], fn () => $this->app->make(Grants::class)->give());
         // Counted each by itself: the pictures of a record do not use up the looks at the record.
         foreach (['links' => self::LINKS, 'owner-record' => self::RECORDS, 'owner-photos' => self::PHOTOS] as $what => $most) {
             RateLimiter::for($what, fn (Request $request): Limit => Limit::perMinute($most)->by("$what:{$request->ip()}"));

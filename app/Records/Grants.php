@@ -23,9 +23,11 @@ final class Grants
     {
     }
 
-    /** Does nothing where there is no such role: then the application runs as the owner. */
+    /** Where there is no such role the application runs as the owner. */
     public function give(): void
     {
+        // A setting of the database is in no dump of it: it is made again wherever one is put back.
+        $this->db->statement("DO $$ BEGIN EXECUTE format('ALTER DATABASE %I SET join_collapse_limit = 1', current_database()); END $$");
         if ($this->db->scalar('SELECT count(*) FROM pg_roles WHERE rolname = ?', [$this->role]) === 0) {
             return;
         }

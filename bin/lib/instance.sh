@@ -377,13 +377,36 @@ launch_nginx() {
 stop_all() {
     trap - EXIT
     trap '' INT TERM HUP
+    stop_children
+    [ -z "${SOCKETS:-}" ] || rm -rf "$SOCKETS"
+}
+stop_children() {
     local pid
     for pid in "${CHILDREN[@]}"; do
         end_process "$pid" "$([ "$pid" = "${POSTGRES_PID:-}" ] && echo INT || echo TERM)"
         rm -f "$VAR/run/${NAMES[$pid]:-none}.pid"
     done
     CHILDREN=()
-    [ -z "${SOCKETS:-}" ] || rm -rf "$SOCKETS"
+}
+
+# Puts a whole folder in the place of the instance's own, which is set aside. Between the two steps there is none, or the
+# old one has another name: whoever comes next finishes it, so that one of them is there at any moment.
+switch_to() { # folder
+    [ ! -d "$VAR" ] || mv "$VAR" "$VAR.switching"
+    mv "$1" "$VAR"
+    finish_switch
+}
+finish_switch() {
+    local aside
+    [ -d "$VAR.switching" ] || return 0
+    if [ ! -d "$VAR" ]; then
+        mv "$VAR.switching" "$VAR"
+        step 'a restore was interrupted: what was there before is there again'
+        return 0
+    fi
+    aside="$VAR.before-$(date +%Y%m%d-%H%M%S)"
+    mv "$VAR.switching" "$aside"
+    say "what was there is in $aside"
 }
 
 # Watches what runs: whatever ends by itself is told and started again, until that happens too often.

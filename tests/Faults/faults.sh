@@ -81,32 +81,73 @@ killed() { # postgres or fpm
     php tests/Faults/recordings.php check "$BASE_URL" RTU-2 "$file" && bin/verify "$file.json"
 }
 
-# All of it in one file, and back into another instance: the same rows, the same keys, and a record that still proves itself.
+# All of it in one file, and back into another instance: the same rows, the same keys, and a record that still proves
+# itself. Nothing less is called a backup, and nothing half is ever put back.
+RESTORED="$ROOT/var/restored"
 backed_up_and_restored() {
     fresh_demo
-    local file="$VAR/tmp/backup.tgz" there="$ROOT/var/restored" tables='machines entries readings verdicts chain_links users'
-    rm -rf "$file" "$there"
+    local file="$VAR/tmp/backup.tgz" tables='machines entries readings verdicts chain_links users' table pid
+    rm -rf "$file"* "$RESTORED"*
+    ! bin/backup --instance "$INSTANCE" "$VAR/tmp/no such folder/backup.tgz" || { echo 'a backup without a folder'; return 1; }
+    ! (ulimit -f 40; bin/backup --instance "$INSTANCE" "$file") || { echo 'a backup without room'; return 1; }
+    [ -z "$(find "$VAR/tmp" -name 'backup.tgz*' -o -name '.backup.*')" ] || { echo 'a backup that failed left something'; return 1; }
     bin/backup --instance "$INSTANCE" "$file" || return 1
     bin/restore --instance restored "$file" || return 1
     ! bin/restore --instance restored "$file" 2>/dev/null || { echo 'a second restore went over the first'; return 1; }
-    head -c 1000 "$file" > "$file.cut"
-    ! bin/restore --instance restored --replace "$file.cut" 2>/dev/null || { echo 'half a file was taken'; return 1; }
+    refused_to_restore 'half a file' "$(head -c 1000 "$file" > "$file.cut"; echo "$file.cut")" || return 1
+    refused_to_restore 'a file more' "$(packed_again "$file" 'echo x > photos/more')" || return 1
+    refused_to_restore 'a link' "$(packed_again "$file" 'ln -s /etc/passwd keys/link')" || return 1
+    refused_to_restore 'another key' "$(packed_again "$file" 'echo x >> app.key')" || return 1
+    refused_to_restore 'no database' "$(packed_again "$file" 'rm database.dump; sed -i /database.dump/d SUMS')" || return 1
+    counts_of restored > "$VAR/tmp/there.txt"
+    for table in $tables; do echo "$table $(owner_psql ironstart -c "SELECT count(*), coalesce(sum(id), 0) FROM $table")"; done > "$VAR/tmp/here.txt"
+    cat "$VAR/tmp/there.txt"
+    cmp "$VAR/tmp/here.txt" "$VAR/tmp/there.txt" && diff -r "$VAR/keys" "$RESTORED/keys" || return 1
+    # Killed in the middle of it: what was there is there, and the next one goes through.
+    for moment in 0.5 2 4; do
+        bin/restore --instance restored --replace "$file" >/dev/null 2>&1 & pid=$!
+        sleep $moment
+        kill -9 "$pid" 2>/dev/null || true
+        wait "$pid" 2>/dev/null || true
+        pgrep -f "$RESTORED.restoring/postgres" | xargs -r kill -9
+        counts_of restored | cmp - "$VAR/tmp/here.txt" || { echo "a restore killed after $moment s was felt"; return 1; }
+    done
+    # Killed between the two names: whoever comes next puts the old one back.
+    mv "$RESTORED" "$RESTORED.switching"
+    ! bin/restore --instance restored "$file" > "$VAR/tmp/second.log" 2>&1 && grep -q 'what was there before is there again' "$VAR/tmp/second.log" || { cat "$VAR/tmp/second.log"; return 1; }
+    bin/restore --instance restored --replace "$file" || return 1
+    [ -n "$(compgen -G "$RESTORED.before-*")" ] || { echo 'what was replaced is gone'; return 1; }
+    # A record that was changed underneath is told, and only taken when somebody says so.
+    owner_psql ironstart -c "ALTER TABLE notes DISABLE TRIGGER USER; UPDATE notes SET text = 'nothing'; ALTER TABLE notes ENABLE TRIGGER USER"
+    bin/backup --instance "$INSTANCE" "$file.changed" || return 1
+    refused_to_restore 'a changed record' "$file.changed" || return 1
+    bin/restore --instance restored --replace --anyway "$file.changed" | grep 'is not as it was written' || return 1
+    rm -rf "$RESTORED"*
+}
+refused_to_restore() { # what it is, file
+    ! bin/restore --instance restored --replace "$2" > "$VAR/tmp/refused.log" 2>&1 || { echo "$1 was taken"; return 1; }
+    grep -q 'nothing was changed' "$VAR/tmp/refused.log" || { cat "$VAR/tmp/refused.log"; return 1; }
+    echo "refused: $1"
+}
+packed_again() { # backup, what to do to it
+    local folder
+    folder="$(mktemp -d "$VAR/tmp/again.XXXXXX")"
+    tar -xzf "$1" -C "$folder"
+    (cd "$folder" && eval "$2")
+    tar -czf "$folder.tgz" -C "$folder" .
+    rm -rf "$folder"
+    echo "$folder.tgz"
+}
+counts_of() { # instance
     (
-        there_vars=(INSTANCE=restored)
-        export "${there_vars[@]}"
-        CHILDREN=()
+        INSTANCE="$1" CHILDREN=()
         . bin/lib/instance.sh
         launch_postgres
         trap stop_all EXIT
-        for table in $tables; do
+        for table in machines entries readings verdicts chain_links users; do
             echo "$table $(owner_psql ironstart -c "SELECT count(*), coalesce(sum(id), 0) FROM $table")"
         done
-    ) > "$VAR/tmp/there.txt"
-    for table in $tables; do
-        echo "$table $(owner_psql ironstart -c "SELECT count(*), coalesce(sum(id), 0) FROM $table")"
-    done > "$VAR/tmp/here.txt"
-    cat "$VAR/tmp/there.txt"
-    cmp "$VAR/tmp/here.txt" "$VAR/tmp/there.txt" && diff -r "$VAR/keys" "$there/keys" && rm -rf "$there"
+    )
 }
 
 # bin/start itself: what is killed comes back, Ctrl-C ends all of it at any moment, and nothing is deleted beside it.

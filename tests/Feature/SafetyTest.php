@@ -8,6 +8,7 @@ use App\Models\Company;
 use App\Support\CurrentCompany;
 use App\Support\Role;
 use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -88,6 +89,28 @@ final class SafetyTest extends FeatureTestCase
         foreach ($once as $table) {
             self::assertSame('23001', $this->refused("TRUNCATE $table CASCADE"), "TRUNCATE $table");
         }
+    }
+
+    public function testAnInstanceIsWholeWithItsTablesGuardsSettingsAndChains(): void
+    {
+        $lead = $this->person(Role::Lead);
+        $machine = $this->machine($lead);
+        $this->record($lead, $machine, 'power.rotation', ['meter' => 'cba'])->assertCreated();
+        $record = DB::table('machines')->where('id', $machine->id)->value('record_id');
+        $said = function (): array {
+            app(CurrentCompany::class)->set(null);
+
+            return [Artisan::call('instance:check'), Artisan::output()];
+        };
+        self::assertSame([0, "whole: 1 machines, each as it was written\n"], $said());
+        $this->asOwner();
+        DB::statement('ALTER TABLE verdicts DISABLE TRIGGER verdicts_once');
+        self::assertSame([1, "the guard verdicts_once is missing or switched off\n1 faults\n"], $said());
+        DB::table('verdicts')->where('machine_id', $machine->id)->update(['status' => 'clear']);
+        DB::statement('ALTER TABLE verdicts ENABLE TRIGGER verdicts_once');
+        self::assertSame([1, "RTU-9 (record {$record}): Entry 1 is not as it was written.\n1 faults\n"], $said());
+        DB::statement('ALTER TABLE start_presses RENAME TO pressed');
+        self::assertStringContainsString('the table start_presses is missing', $said()[1]);
     }
 
     /** The state with which the database refuses; '' when it does not. */

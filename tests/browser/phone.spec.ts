@@ -46,6 +46,30 @@ test('the three pages of a machine on a phone, nothing wider than the screen, no
   await fits()
 })
 
+test('the record, the links and the people fit a phone', async ({ page }) => {
+  const fits = async (what: string) =>
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth), what).toBe(true)
+  await signIn(page, 'Ines Okafor')
+  await page.goto('/machines/1/record')
+  await expect(page.locator('.answers')).toBeVisible()
+  await fits('record')
+  await page.getByRole('button', { name: "Owner's link" }).click()
+  await expect(page.getByLabel('For whom')).toBeVisible()
+  await fits('links')
+  await page.goto('/office/people')
+  await page.getByLabel('Name', { exact: true }).fill('Pia Stone')
+  await page.getByLabel('Email').fill('pia@tallow-finch.example')
+  await page.getByRole('button', { name: 'Invite' }).click()
+  await expect(page.getByText('Links that still work')).toBeVisible()
+  await fits('people')
+  const roles = await page
+    .getByRole('combobox', { name: /^Role of/ })
+    .evaluateAll((all) => all.map((el) => el.getBoundingClientRect().width))
+  expect(Math.min(...roles)).toBeGreaterThan(120)
+  await page.getByRole('button', { name: 'Cancel link' }).click()
+  await expect(page.getByText('Links that still work')).toHaveCount(0)
+})
+
 test('a reversed supply is on the record after three presses from Today, with what was read still in sight', async ({
   page,
 }) => {

@@ -152,5 +152,25 @@ h1 {
   .page {
     padding: 14px;
   }
+  /* A row is a block of its own: nothing beside anything there is no room for. */
+  .page :deep(table.stacked tr) {
+    display: block;
+    padding: 10px 0 14px;
+    border-bottom: 1px solid var(--rule);
+  }
+  .page :deep(table.stacked td) {
+    display: block;
+    padding: 3px 0;
+    border: 0;
+  }
+  .page :deep(table.stacked td.acts) {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    padding-top: 8px;
+  }
+  .page :deep(table.stacked td .press) {
+    margin: 0;
+  }
 }
 </style>

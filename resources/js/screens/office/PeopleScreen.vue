@@ -71,7 +71,7 @@ const reset = (person: Schemas['MemberView']) =>
       >
       <button type="submit" class="press small forge" :disabled="busy">{{ t('people.invite') }}</button>
     </form>
-    <table v-if="view">
+    <table v-if="view" class="stacked">
       <tbody>
         <tr v-for="one in view.people" :key="one.id" :class="{ gone: !one.active }">
           <td>
@@ -112,7 +112,7 @@ const reset = (person: Schemas['MemberView']) =>
     </table>
     <section v-if="view && view.invited.length > 0">
       <h2>{{ t('people.links') }}</h2>
-      <table>
+      <table class="stacked">
         <tbody>
           <tr v-for="one in view.invited" :key="one.id">
             <td>

@@ -92,7 +92,7 @@ const withdraw = (id: number) =>
 <style scoped>
 form {
   display: grid;
-  grid-template-columns: 1fr 110px auto;
+  grid-template-columns: 1fr 150px auto;
   gap: 8px;
   align-items: end;
 }
@@ -134,5 +134,10 @@ small {
 }
 .gone {
   color: var(--iron-soft);
+}
+@media (max-width: 640px) {
+  form {
+    grid-template-columns: 1fr;
+  }
 }
 </style>

@@ -221,6 +221,7 @@ function print() {
 }
 nav {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   margin-bottom: 18px;
 }
@@ -361,6 +362,13 @@ td {
   }
   .answers li > :not(.rod) {
     padding: 4px 0;
+  }
+  .drawing {
+    float: none;
+    margin: 0;
+  }
+  td {
+    overflow-wrap: anywhere;
   }
 }
 @media print {

@@ -117,6 +117,11 @@ backed_up_and_restored() {
     ! bin/restore --instance restored "$file" > "$VAR/tmp/second.log" 2>&1 && grep -q 'what was there before is there again' "$VAR/tmp/second.log" || { cat "$VAR/tmp/second.log"; return 1; }
     bin/restore --instance restored --replace "$file" || return 1
     [ -n "$(compgen -G "$RESTORED.before-*")" ] || { echo 'what was replaced is gone'; return 1; }
+    # An instance that has a database elsewhere, beside an old cluster of its own: what is in use is kept, not the old one.
+    rm -rf "$ROOT/var/outside" && mkdir -p "$ROOT/var/outside/postgres" && cp "$VAR/.env" "$VAR/owner.url" "$VAR/app.key" "$ROOT/var/outside" && echo 1 > "$ROOT/var/outside/database.port"
+    bin/backup --instance outside "$file.outside" || return 1
+    [ "$(tar -xzOf "$file.outside" ./database.dump | "$(pg_bin)/pg_restore" --data-only -t entries -f - | grep -c "^[0-9]")" = "$(owner_psql ironstart -c 'SELECT count(*) FROM entries')" ] || { echo 'the old cluster was kept'; return 1; }
+    rm -rf "$ROOT/var/outside"
     # A record that was changed underneath is told, and only taken when somebody says so.
     owner_psql ironstart -c "ALTER TABLE notes DISABLE TRIGGER USER; UPDATE notes SET text = 'nothing'; ALTER TABLE notes ENABLE TRIGGER USER"
     bin/backup --instance "$INSTANCE" "$file.changed" || return 1

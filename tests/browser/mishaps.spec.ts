@@ -60,6 +60,24 @@ test('a double press is one reading', async ({ page }) => {
   await expect(page.locator('.slip', { hasText: 'Voltage' })).toHaveCount(1)
 })
 
+test('a note being typed survives other tabs and a reload, and is gone once it is saved', async ({
+  page,
+}) => {
+  const note = page.getByLabel('Note', { exact: true })
+  await openTab(page, 'Note')
+  await note.fill('The hatch sticks, bring')
+  await openTab(page, 'Supply')
+  await openTab(page, 'Note')
+  await expect(note).toHaveValue('The hatch sticks, bring')
+  await page.reload()
+  await openTab(page, 'Note')
+  await expect(note).toHaveValue('The hatch sticks, bring')
+  await note.fill('The hatch sticks, bring a bar')
+  await page.getByRole('button', { name: 'Save note' }).click()
+  await expect(page.locator('.slip').first()).toContainText('bring a bar')
+  await expect(note).toHaveValue('')
+})
+
 test('the server gone while typing: it is told, what was typed stays over a reload and is recorded once it is back', async ({
   page,
   context,

@@ -261,8 +261,24 @@ provideBench({
   missing,
 })
 
+/** Pressed before the verdict was there: it is recorded as soon as it is, unless something else was typed meanwhile. */
+const pressed = ref(false)
+watch(
+  () => JSON.stringify(draft.value),
+  () => (pressed.value = false),
+)
+watch(leads, (told) => {
+  if (told === null || !pressed.value) return
+  pressed.value = false
+  void record()
+})
+
 async function record() {
   if (!ready.value) {
+    if (!pristine.value && leads.value === null && problem.value === null && mayRecord.value) {
+      pressed.value = true
+      return
+    }
     root.value?.querySelector<HTMLInputElement>('.figure')?.focus()
     return
   }

@@ -3,10 +3,11 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, defineComponent, h, ref } from 'vue'
-import type { CheckView, FieldView, MachineView, TapeEntry } from '@/api/client'
+import type { CheckView, FieldView, MachineView, SessionView, TapeEntry } from '@/api/client'
 import { i18n } from '@/i18n'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
+import { useSession } from '@/stores/session'
 import catalogue from '../../../tests/fixtures/checks.json'
 import { fieldOf, provideBench } from './bench'
 import BenchFrame from './BenchFrame.vue'
@@ -155,6 +156,68 @@ describe('a box that is asked for', () => {
         boxes().some((text) => text.startsWith(name)),
         name,
       ).toBe(true)
+  })
+})
+
+describe('Record, pressed before the verdict is there', () => {
+  const bench = async () => {
+    const answers: ((verdict: object) => void)[] = []
+    vi.stubGlobal('fetch', (asked: Request | string) =>
+      typeof asked === 'string'
+        ? Promise.resolve(new Response('{}', { status: 201 }))
+        : new Promise<Response>((resolve) =>
+            answers.push((verdict) =>
+              resolve(
+                new Response(JSON.stringify(verdict), { headers: { 'Content-Type': 'application/json' } }),
+              ),
+            ),
+          ),
+    )
+    useSession().take({
+      person: { id: 1, name: 'Rafe', rights: ['record'] },
+      company: '',
+      demo: [],
+    } as unknown as SessionView)
+    useMachine().view = machineWith({})
+    const recorded = vi.spyOn(useMachine(), 'record').mockResolvedValue({ key: 'k', at: 1 })
+    const frame = mount(BenchFrame, {
+      props: { spec: BENCHES.find((one) => one.id === 'control')! },
+      global: { plugins: [i18n] },
+    })
+    const type = async (text: string) => {
+      answers.length = 0
+      await frame.find('input.figure').setValue(text)
+      await vi.waitFor(() => expect(answers).toHaveLength(1))
+    }
+    const verdict = { status: 'clear', headline: 'Right.', next: [], because: [], codes: [], cautions: [] }
+    const tell = async () => {
+      answers.splice(0).forEach((give) => give({ ...verdict, basis: [], values: {} }))
+      await vi.waitFor(() => expect(frame.text()).toContain('Right.'))
+      await flushPromises()
+    }
+    return { frame, recorded, type, tell, press: () => (frame.vm as unknown as { record(): void }).record() }
+  }
+
+  it('is done once it is', async () => {
+    const { recorded, type, tell, press } = await bench()
+    await type('24')
+    press()
+    expect(recorded).not.toHaveBeenCalled()
+    await tell()
+    expect(recorded).toHaveBeenCalledTimes(1)
+    await tell()
+    expect(recorded).toHaveBeenCalledTimes(1)
+  })
+
+  it('is not done when something else was typed meanwhile', async () => {
+    const { recorded, type, tell, press } = await bench()
+    await type('24')
+    press()
+    await type('25')
+    await tell()
+    expect(recorded).not.toHaveBeenCalled()
+    press()
+    expect(recorded).toHaveBeenCalledTimes(1)
   })
 })
 

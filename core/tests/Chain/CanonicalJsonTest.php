@@ -43,6 +43,7 @@ final class CanonicalJsonTest extends TestCase
             CanonicalJson::of($given),
         );
         self::assertSame("\"\u{20ac}\$\\u000f\\nA'B\\\"\\\\\\\"/\u{2028}\"", CanonicalJson::of("\u{20ac}\$\u{000f}\u{000a}A'B\"\\\"/\u{2028}"));
+        self::assertSame('[0.5,0.05,1.5,7,0.30000000000000004,9007199254740992,-9007199254740992]', CanonicalJson::of([0.5, 0.05, 1.5, 7.0, 0.1 + 0.2, 9_007_199_254_740_992, -9_007_199_254_740_992]));
         self::assertSame('[4.5,2e-27,1e+30,-7]', CanonicalJson::of([4.50, 2e-27, 1E30, -7]));
     }
 
@@ -52,6 +53,7 @@ final class CanonicalJsonTest extends TestCase
         yield 'not a number' => [NAN];
         yield 'infinite' => [INF];
         yield 'too long to be exact' => [9_007_199_254_740_993];
+        yield 'too far below' => [-9_007_199_254_740_993];
         yield 'broken UTF-8' => ["\xff"];
         yield 'no JSON type' => [new \DateTimeImmutable('@0')];
     }

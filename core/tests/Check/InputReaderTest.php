@@ -41,6 +41,11 @@ final class InputReaderTest extends TestCase
         yield 'absent name' => [Field::text('x')->structural(), '  '];
     }
 
+    public function testATextMayBeAsLongAsItsField(): void
+    {
+        self::assertSame('fünf!', $this->read(Field::text('x', 5), 'fünf!')->text('x'));
+    }
+
     #[DataProvider('refused')]
     public function testABadValueIsRefusedAtItsField(Field $field, mixed $value): void
     {

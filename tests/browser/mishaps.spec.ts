@@ -116,3 +116,22 @@ test('the server gone while typing: it is told, what was typed stays over a relo
   await expect(page.locator('.foot-line')).toContainText('All sent')
   await expect.poll(() => page.locator('.slip:not(.waits)').count()).toBe(before + 2)
 })
+
+test('where the browser keeps nothing, work goes on, and it is said', async ({ browser }) => {
+  const page = await (await browser.newContext()).newPage()
+  await page.addInitScript(() => {
+    const refuse = () => {
+      throw new DOMException('refused', 'SecurityError')
+    }
+    for (const name of ['indexedDB', 'localStorage', 'sessionStorage'])
+      Object.defineProperty(window, name, { get: refuse })
+  })
+  await signIn(page)
+  await openMachine(page, 'RTU-3')
+  await expect(page.getByText('This browser saves nothing.')).toBeVisible()
+  await openTab(page, 'Note')
+  await page.getByLabel('Note', { exact: true }).fill('Nothing is kept here')
+  await page.getByRole('button', { name: 'Save note' }).click()
+  await expect(page.locator('.slip:not(.waits)').first()).toContainText('Nothing is kept here')
+  await expect(page.locator('.foot-line')).toContainText('All sent')
+})

@@ -126,13 +126,18 @@ end_process() { # process, signal
     wait "$pid" 2>/dev/null || true
 }
 
+# Whether a number is still that of a process of this instance: by what it was called with, or what it was told.
+is_ours() { # process
+    cat "/proc/$1/cmdline" "/proc/$1/environ" 2>/dev/null | tr '\0' '\n' | grep -qF -e "$VAR/" -e "IRON_START_VAR=$VAR"
+}
+
 # What a start that was killed outright has left running of this instance, by the numbers it kept.
 end_leftovers() {
     local file pid name
     for file in "$VAR"/run/*.pid; do
         [ -f "$file" ] || continue
         name="$(basename "$file" .pid)" pid="$(cat "$file")"
-        if [[ "$pid" =~ ^[0-9]+$ ]] && tr '\0' ' ' < "/proc/$pid/cmdline" 2>/dev/null | grep -qF "$VAR/"; then
+        if [[ "$pid" =~ ^[0-9]+$ ]] && is_ours "$pid"; then
             step "ending $name, left from before"
             end_process "$pid" "$([ "$name" = postgres ] && echo INT || echo TERM)"
         fi

@@ -186,9 +186,12 @@ supervised() {
     done
     # Killed outright, it leaves what it ran behind; the next start ends that and goes on.
     started "$log" || return 1
+    pid="$(cat "$SUPERVISED/run/schedule.pid")"
     kill -9 "$STARTED"
     wait "$STARTED" 2>/dev/null || true
+    kill -0 "$pid" || { echo 'the schedule was ended by nobody'; return 1; }
     started "$log" || return 1
+    ! kill -0 "$pid" 2>/dev/null || { echo 'the old schedule goes on beside the new one'; return 1; }
     grep -q 'ending postgres, left from before' "$log" || { cat "$log"; return 1; }
     interrupted "$STARTED" || return 1
     rm -rf "$SUPERVISED"

@@ -45,4 +45,15 @@ final class PlateVoltageTest extends TestCase
     {
         self::assertSame($form, PlateVoltage::fromNameplate($plate));
     }
+
+    /** The interface asks for a reason by the same table: benches.test.ts reads it too. */
+    public function testTwoWaysToWriteAPlateAreToldApartAsTheTableHasThem(): void
+    {
+        $rows = json_decode((string) file_get_contents(dirname(__DIR__) . '/Fixtures/same_plates.json'), true, 512, JSON_THROW_ON_ERROR);
+        self::assertNotEmpty($rows);
+        foreach ($rows as [$one, $other, $isSame]) {
+            self::assertSame($isSame, PlateVoltage::areSame($one, $other), "$one and $other");
+            self::assertSame($isSame, PlateVoltage::areSame($other, $one), "$other and $one");
+        }
+    }
 }

@@ -8,6 +8,7 @@ import { i18n } from '@/i18n'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
+import samePlates from '../../../core/tests/Fixtures/same_plates.json'
 import catalogue from '../../../tests/fixtures/checks.json'
 import { fieldOf, provideBench } from './bench'
 import BenchFrame from './BenchFrame.vue'
@@ -282,15 +283,21 @@ describe('a figure of the plate', () => {
     expect(typedOver(plate, { mca: '32.80 A' })).toEqual([])
     expect(typedOver(plate, { mca: { value: 32.8, unit: 'A' } })).toEqual([])
     expect(typedOver(undefined, { mca: '1 A' })).toEqual([])
-    expect(typedOver({ volts: '460' }, { volts: '460V-3Ph-60Hz' })).toEqual([])
-    expect(typedOver({ volts: '208-230/3/60' }, { volts: '208/230 V' })).toEqual([])
-    expect(typedOver({ volts: '460/3/60' }, { volts: '460/3/50' })).toHaveLength(1)
-    expect(typedOver({ volts: '460' }, { volts: '230' })).toHaveLength(1)
     expect(typedOver(plate, { mca: '36 A' })).toEqual([{ field: 'mca', sheet: '32.8 A', typed: '36 A' }])
     expect(typedOver(plate, { loads: [{ name: 'C1', plate_amps: '12 A' }] })).toEqual([
       { field: 'C1', sheet: '9.7 A', typed: '12 A' },
     ])
   })
+})
+
+describe('a nameplate voltage', () => {
+  it.each(samePlates as [string, string, boolean][])(
+    'written %s and %s is the same plate: %s',
+    (one, other, isSame) => {
+      expect(typedOver({ volts: one }, { volts: other })).toHaveLength(isSame ? 0 : 1)
+      expect(typedOver({ volts: other }, { volts: one })).toHaveLength(isSame ? 0 : 1)
+    },
+  )
 })
 
 describe('rotation', () => {

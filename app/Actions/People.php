@@ -78,13 +78,10 @@ final class People
             $link = $this->usable($read, true);
             $person = $link->user_id === null ? $this->begin($link) : User::query()->where('company_id', $read->company)->findOrFail($link->user_id);
             $person->password = $password;
-            // Whoever was signed in as this person before is not any more.
-            $person->session_epoch++;
             $person->setRememberToken(Str::random(60));
-            $person->save();
             $link->used_at = CarbonImmutable::now();
             $link->save();
-            $this->endLinks($person);
+            $this->beginAnew($person);
             $this->log->say($person->id, $link->kind === 'invite' ? 'joined' : 'new_password', $person->name);
 
             return $person;
@@ -105,9 +102,7 @@ final class People
         $this->keepingALead($person, $role === Role::Lead, function () use ($by, $person, $role): void {
             $this->log->say($by->id, 'role', "$person->name: {$person->role->value} to $role->value");
             $person->role = $role;
-            $person->session_epoch++;
-            $person->save();
-            $this->endLinks($person);
+            $this->beginAnew($person);
         });
     }
 
@@ -121,9 +116,7 @@ final class People
         self::mayConcern($by, $person->role);
         $this->keepingALead($person, $active, function () use ($by, $person, $active): void {
             $person->is_active = $active;
-            $person->session_epoch++;
-            $person->save();
-            $this->endLinks($person);
+            $this->beginAnew($person);
             $this->log->say($by->id, $active ? 'let_in' : 'let_go', $person->name);
         });
     }
@@ -145,21 +138,12 @@ final class People
         }
     }
 
-    /**
-     * Whether whoever made a link is still somebody who may make it.
-     *
-     * @param Role $for what it lets somebody in as
-     */
-    public static function mayStillLetIn(User $maker, Role $for): bool
+    /** Keeps the person as changed, and ends every session and link by which somebody could come in as before. */
+    private function beginAnew(User $person): void
     {
-        return $maker->is_active && $maker->role->may('people') && ($for !== Role::Lead || $maker->role->may('leads'));
-    }
-
-    /** Every link by which somebody could still come in as this person. */
-    private function endLinks(User $person): void
-    {
-        Invitation::query()->whereNull('used_at')->whereNull('withdrawn_at')
-            ->where(fn ($query) => $query->where('user_id', $person->id)->orWhere('email', $person->email))
+        $person->session_epoch++;
+        $person->save();
+        Invitation::unspent()->where(fn ($query) => $query->where('user_id', $person->id)->orWhere('email', $person->email))
             ->update(['withdrawn_at' => CarbonImmutable::now()]);
     }
 
@@ -197,11 +181,8 @@ final class People
     private function usable(Token $token, bool $forUse = false): Invitation
     {
         $link = Invitation::query()->where('token_hash', $token->hash())->when($forUse, fn ($query) => $query->lockForUpdate())->first();
-        if ($link === null || $link->used_at !== null || $link->withdrawn_at !== null || $link->expires_at->isPast()) {
-            throw Refusal::linkGone();
-        }
-        $maker = $link->made_by === null ? null : User::query()->where('company_id', $token->company)->find($link->made_by);
-        if ($maker !== null && ! self::mayStillLetIn($maker, $link->role)) {
+        $maker = $link?->made_by === null ? null : User::query()->where('company_id', $token->company)->find($link->made_by);
+        if ($link === null || ! $link->isOpen() || ($maker !== null && ! $maker->mayLetIn($link->role))) {
             throw Refusal::linkGone();
         }
 

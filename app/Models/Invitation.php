@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Support\Role;
+use Illuminate\Database\Eloquent\Builder;
 
 /**
  * A link that lets somebody in, once: to begin with, or with a new password.
@@ -32,4 +33,19 @@ final class Invitation extends OfCompany
     public $timestamps = false;
 
     protected $casts = ['role' => Role::class, 'made_at' => 'immutable_datetime', 'expires_at' => 'immutable_datetime', 'used_at' => 'immutable_datetime', 'withdrawn_at' => 'immutable_datetime'];
+
+    /** @return Builder<self> those that were neither used nor withdrawn; their time may be over */
+    public static function unspent(): Builder
+    {
+        $query = self::query();
+        $query->whereNull('used_at')->whereNull('withdrawn_at');
+
+        return $query;
+    }
+
+    /** Whether it lets somebody in now. */
+    public function isOpen(): bool
+    {
+        return $this->used_at === null && $this->withdrawn_at === null && ! $this->expires_at->isPast();
+    }
 }

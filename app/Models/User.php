@@ -39,4 +39,10 @@ final class User extends Authenticatable
     {
         return $this->belongsTo(Company::class);
     }
+
+    /** Whether this person may let somebody in as this, and a link they made still does. */
+    public function mayLetIn(Role $role): bool
+    {
+        return $this->is_active && $this->role->may('people') && ($role !== Role::Lead || $this->role->may('leads'));
+    }
 }

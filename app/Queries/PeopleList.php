@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Actions\People;
 use App\Models\Invitation;
 use App\Models\User;
 use App\Support\Moment;
@@ -29,9 +28,9 @@ final class PeopleList
         $people = User::query()->where('company_id', $reader->company_id)->orderBy('name')->get();
         $makers = $people->keyBy('id');
         $links = [];
-        foreach (Invitation::query()->whereNull('used_at')->whereNull('withdrawn_at')->where('expires_at', '>', CarbonImmutable::now())->orderBy('name')->orderBy('id')->cursor() as $link) {
+        foreach (Invitation::unspent()->where('expires_at', '>', CarbonImmutable::now())->orderBy('name')->orderBy('id')->cursor() as $link) {
             $maker = $makers->get($link->made_by);
-            if (! $maker instanceof User || People::mayStillLetIn($maker, $link->role)) {
+            if (! $maker instanceof User || $maker->mayLetIn($link->role)) {
                 $links[] = new InvitedView($link->id, $link->kind, $link->name, $link->email, $link->role->value, Moment::iso($link->expires_at), $maker->name ?? '');
             }
         }

@@ -28,10 +28,9 @@ final class RecordSheet
     {
         $machine->loadMissing('job.site', 'sheet');
         $rows = $this->tape->rows($machine->id);
-        $doubts = $this->tape->doubts($machine->id);
         $putBack = $this->tape->putBack(new Collection([$machine]), false);
         $standing = $this->standings->fromTape($machine, $rows, $putBack);
-        $evidence = array_reverse($this->tape->entries($machine->id, $rows, $doubts, true));
+        $evidence = $this->evidence($machine, $rows);
 
         return new RecordView(
             company: $company->name,
@@ -69,6 +68,17 @@ final class RecordSheet
             notes: self::notes($standing, $evidence),
             differs: $this->chained->faults($machine),
         );
+    }
+
+    /**
+     * Every entry as it was read, oldest first, and nothing of what it comes to.
+     *
+     * @param \Illuminate\Support\Collection<int, \stdClass>|null $rows of the tape, where they were read already
+     * @return list<TapeEntry>
+     */
+    public function evidence(Machine $machine, ?\Illuminate\Support\Collection $rows = null): array
+    {
+        return array_reverse($this->tape->entries($machine->id, $rows ?? $this->tape->rows($machine->id), $this->tape->doubts($machine->id), true));
     }
 
     /**

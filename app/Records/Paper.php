@@ -38,10 +38,8 @@ final class Paper
         $pdf->setPaper($size);
         $pdf->loadHtml($this->views->make($view, $data + ['t' => self::text(...)])->render(), 'UTF-8');
         $pdf->render();
-        $drafts = "$this->cache/drafts-" . bin2hex(random_bytes(6));
         if ($more !== null) {
-            mkdir($drafts, 0700);
-            $more(new Pen($pdf->getCanvas(), $pdf->getFontMetrics()), $drafts);
+            $this->drafting(fn (string $drafts) => $more(new Pen($pdf->getCanvas(), $pdf->getFontMetrics()), $drafts));
         }
         $pdf->addInfo('Title', $title);
         $canvas = $pdf->getCanvas();
@@ -49,16 +47,25 @@ final class Paper
         $canvas->page_text(36, $canvas->get_height() - 26, $foot, $mono, 6.5, [0.35, 0.39, 0.42]);
         $canvas->page_text($canvas->get_width() - 70, $canvas->get_height() - 26, '{PAGE_NUM} / {PAGE_COUNT}', $mono, 6.5, [0.35, 0.39, 0.42]);
 
-        $paper = (string) $pdf->output();
-        array_map(unlink(...), glob("$drafts/*") ?: []);
-        is_dir($drafts) && rmdir($drafts);
-
-        return $paper;
+        return (string) $pdf->output();
     }
 
     /** A text for the paper: what the fonts have no letters for is set in one that does. */
     public static function text(string $text): string
     {
-        return (string) preg_replace('/[^\x{20}-\x{ff}\x{2010}-\x{2026}\x{2212}]+/u', '<span class="other">$0</span>', e($text));
+        return (string) preg_replace(Pen::OTHER, '<span class="other">$0</span>', e($text));
+    }
+
+    /** With a folder for files that a page takes in while it is written, gone afterwards whatever happened. */
+    private function drafting(\Closure $write): void
+    {
+        $drafts = "$this->cache/drafts-" . bin2hex(random_bytes(6));
+        mkdir($drafts, 0700);
+        try {
+            $write($drafts);
+        } finally {
+            array_map(unlink(...), glob("$drafts/*") ?: []);
+            rmdir($drafts);
+        }
     }
 }

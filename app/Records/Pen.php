@@ -29,8 +29,8 @@ final class Pen
     private const TOP = 30.0;
     private const FOOT = 42.0;
     private const LEADING = 1.35;
-    /** What the paper's own fonts have letters for; the rest is set in one that has many. */
-    private const OWN = '/([^\x{20}-\x{ff}\x{2010}-\x{2026}\x{2212}]+)/u';
+    /** Letters the paper's own fonts do not have: they are set in one that has many. */
+    public const OTHER = '/([^\x{20}-\x{ff}\x{2010}-\x{2026}\x{2212}]+)/u';
     private const MEASURED_AT = 100.0;
 
     private float $y = self::TOP;
@@ -160,8 +160,8 @@ final class Pen
     private function words(string $paragraph, string $font, float $size, float $width): \Generator
     {
         foreach (preg_split('/(?= )/u', $paragraph, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            foreach (preg_split(self::OWN, $word, -1, PREG_SPLIT_NO_EMPTY | PREG_SPLIT_DELIM_CAPTURE) ?: [] as $piece) {
-                $of = preg_match(self::OWN, $piece) === 1 ? 'other' : $font;
+            foreach (preg_split(self::OTHER, $word, -1, PREG_SPLIT_NO_EMPTY | PREG_SPLIT_DELIM_CAPTURE) ?: [] as $piece) {
+                $of = preg_match(self::OTHER, $piece) === 1 ? 'other' : $font;
                 $wide = $this->measured($piece, $of, $size);
                 if ($wide <= $width) {
                     yield [$piece, $of, $wide];

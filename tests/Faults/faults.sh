@@ -86,7 +86,7 @@ killed() { # postgres or fpm
 RESTORED="$ROOT/var/restored"
 backed_up_and_restored() {
     fresh_demo
-    local file="$VAR/tmp/backup.tgz" tables='machines entries readings verdicts chain_links users' table pid
+    local file="$VAR/tmp/backup.tgz" moment pid
     rm -rf "$file"* "$RESTORED"*
     ! bin/backup --instance "$INSTANCE" "$VAR/tmp/no such folder/backup.tgz" || { echo 'a backup without a folder'; return 1; }
     ! (ulimit -f 40; bin/backup --instance "$INSTANCE" "$file") || { echo 'a backup without room'; return 1; }
@@ -100,7 +100,7 @@ backed_up_and_restored() {
     refused_to_restore 'another key' "$(packed_again "$file" 'echo x >> app.key')" || return 1
     refused_to_restore 'no database' "$(packed_again "$file" 'rm database.dump; sed -i /database.dump/d SUMS')" || return 1
     counts_of restored > "$VAR/tmp/there.txt"
-    for table in $tables; do echo "$table $(owner_psql ironstart -c "SELECT count(*), coalesce(sum(id), 0) FROM $table")"; done > "$VAR/tmp/here.txt"
+    counts > "$VAR/tmp/here.txt"
     cat "$VAR/tmp/there.txt"
     cmp "$VAR/tmp/here.txt" "$VAR/tmp/there.txt" && diff -r "$VAR/keys" "$RESTORED/keys" || return 1
     # Killed in the middle of it: what was there is there, and the next one goes through.
@@ -149,10 +149,14 @@ counts_of() { # instance
         . bin/lib/instance.sh
         launch_postgres
         trap stop_all EXIT
-        for table in machines entries readings verdicts chain_links users; do
-            echo "$table $(owner_psql ironstart -c "SELECT count(*), coalesce(sum(id), 0) FROM $table")"
-        done
+        counts
     )
+}
+counts() {
+    local table
+    for table in machines entries readings verdicts chain_links users; do
+        echo "$table $(owner_psql ironstart -c "SELECT count(*), coalesce(sum(id), 0) FROM $table")"
+    done
 }
 
 # bin/start itself: what is killed comes back, Ctrl-C ends all of it at any moment, and nothing is deleted beside it.

@@ -17,7 +17,7 @@ final class InputReader
 {
     /** Relative slack at the ends of a range, for bounds that are written in another unit. */
     /** The largest whole number that is kept anywhere: 2³¹ − 1. */
-    private const LARGEST = 2_147_483_647;
+    public const LARGEST = 2_147_483_647;
     private const SLACK = 1e-12;
 
     /** @var list<InputError> */

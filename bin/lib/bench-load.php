@@ -6,54 +6,34 @@ declare(strict_types=1);
 // hundreds who send half a request and no more.
 // usage: bench-load.php BASE SECONDS [times|errors]: what it fails for; errors always
 
+use Tests\Faults\Client;
+
+require dirname(__DIR__, 2) . '/vendor/autoload.php';
+
 const CLIENTS = 50;
 const SLOW = 260;
 const AIM = 3.0;
 [, $base, $seconds, $asks] = $argv + [2 => '60', 3 => 'times'];
 $people = ['Rafe Lindqvist', 'Ines Okafor', 'Mina Petrov', 'Tobias Wren'];
 
-/** What a client of its own needs: cookies, token, who it is. */
+/** Somebody who asks for one thing after the other, each as soon as the last was answered. */
 final class Visitor
 {
-    public CurlHandle $curl;
-    public string $token = '';
-    public string $person = '';
+    public readonly Client $client;
     public float $began = 0.0;
     public string $doing = '';
     /** @var list<int> */
-    public array $machines = [];
+    private array $machines = [];
 
-    public function __construct(public readonly string $base, string $name, public readonly int $number)
+    public function __construct(string $base, string $name, private readonly int $number)
     {
-        $this->curl = curl_init();
-        curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 60]);
-        $this->ask('POST', 'session/demo', ['name' => $name]);
-        $this->person = (string) (json_decode((string) curl_exec($this->curl), true)['person']['id'] ?? exit("$name could not sign in\n"));
-        $this->learn();
-        $this->ask('GET', 'today');
-        foreach (json_decode((string) curl_exec($this->curl), true)['jobs'] as $job) {
+        $this->client = new Client($base, "load-$number", $name);
+        foreach ($this->client->call('GET', 'today')[1]['jobs'] as $job) {
             array_push($this->machines, ...array_column($job['machines'], 'id'));
         }
     }
 
-    public function learn(): void
-    {
-        foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
-            $parts = explode("\t", $cookie);
-            $this->token = $parts[5] === 'XSRF-TOKEN' ? urldecode($parts[6]) : $this->token;
-        }
-    }
-
-    /** @param array<string, mixed>|null $body */
-    public function ask(string $method, string $path, ?array $body = null): void
-    {
-        curl_setopt_array($this->curl, [
-            CURLOPT_URL => "$this->base/api/v1/$path", CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: $this->token", "X-Device: load-$this->number", "X-Person: $this->person", 'Idempotency-Key: ' . uniqid("load-$this->number-", true), 'Prefer: return=minimal'],
-        ]);
-    }
-
-    public function next(): void
+    public function next(): CurlHandle
     {
         $machine = $this->machines[mt_rand(0, count($this->machines) - 1)];
         $volts = ['volts_ab' => mt_rand(470, 490) . ' V', 'volts_bc' => '478 V', 'volts_ca' => '484 V', 'plate_voltage' => '460'];
@@ -63,8 +43,9 @@ final class Visitor
             5, 6, 7 => ['judge', 'POST', 'judge/power.voltage', ['units' => 'us', 'input' => $volts]],
             default => ['record', 'POST', "machines/$machine/checks/power.voltage", ['subject' => 'machine', 'reason' => 'under load', 'input' => $volts]],
         };
-        $this->ask($method, $path, $body);
         $this->began = hrtime(true) / 1e6;
+
+        return $this->client->begin($method, $path, $body, uniqid("load-$this->number-", true), true);
     }
 }
 
@@ -87,9 +68,9 @@ $run = function (int $clients, float $seconds) use ($base, $people): array {
     $multi = curl_multi_init();
     $of = [];
     foreach ($visitors as $visitor) {
-        $visitor->next();
-        $of[spl_object_id($visitor->curl)] = $visitor;
-        curl_multi_add_handle($multi, $visitor->curl);
+        $curl = $visitor->next();
+        $of[spl_object_id($curl)] = $visitor;
+        curl_multi_add_handle($multi, $curl);
     }
     $errors = 0;
     $end = hrtime(true) / 1e6 + $seconds * 1000;
@@ -98,16 +79,14 @@ $run = function (int $clients, float $seconds) use ($base, $people): array {
         while ($done = curl_multi_info_read($multi)) {
             $visitor = $of[spl_object_id($done['handle'])];
             $times[$visitor->doing][] = hrtime(true) / 1e6 - $visitor->began;
-            $status = curl_getinfo($visitor->curl, CURLINFO_RESPONSE_CODE);
+            [$status, $said] = $visitor->client->end(curl_multi_getcontent($done['handle']));
             if ($status < 200 || $status >= 300) {
                 $errors++;
-                fwrite(STDERR, "$visitor->doing answered $status: " . substr((string) curl_multi_getcontent($visitor->curl), 0, 200) . "\n");
+                fwrite(STDERR, "$visitor->doing answered $status: " . substr((string) json_encode($said), 0, 200) . "\n");
             }
-            $visitor->learn();
-            curl_multi_remove_handle($multi, $visitor->curl);
+            curl_multi_remove_handle($multi, $done['handle']);
             if (hrtime(true) / 1e6 < $end) {
-                $visitor->next();
-                curl_multi_add_handle($multi, $visitor->curl);
+                curl_multi_add_handle($multi, $visitor->next());
                 $running = 1;
             }
         }

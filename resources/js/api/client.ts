@@ -96,9 +96,27 @@ export function signed(): { 'Idempotency-Key': string; 'X-Person': string } {
   return { 'Idempotency-Key': newKey(), ...whose() }
 }
 
-/** What a write shows to prove that it comes from this page. */
-export function token(): string {
-  return cookie('XSRF-TOKEN')
+/** What a write says of where it comes from: this device, and our own page. */
+function fromHere(): Record<string, string> {
+  return { 'X-Device': deviceId(), 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') }
+}
+
+/** Posts a body as it is, where the path is only known when it is sent. */
+export async function posted<T>(
+  path: string,
+  body: Blob | string,
+  headers: Record<string, string>,
+  signal?: AbortSignal,
+): Promise<{ data?: T; error?: unknown; response: Response }> {
+  const response = await fetch(`/api/v1/${path}`, {
+    method: 'POST',
+    credentials: 'same-origin',
+    signal: signal ?? null,
+    headers: { Accept: 'application/json', ...fromHere(), ...headers },
+    body,
+  })
+  const told: unknown = await response.json().catch(() => undefined)
+  return response.ok ? { data: told as T, response } : { error: told, response }
 }
 
 function cookie(name: string): string {
@@ -115,10 +133,8 @@ api.use({
   onRequest({ request }) {
     request.headers.set('Accept', 'application/json')
     if (request.method !== 'GET') {
-      request.headers.set('X-XSRF-TOKEN', token())
-      request.headers.set('X-Device', deviceId())
-      request.headers.set('X-Device-Time', new Date().toISOString())
-      request.headers.set('X-Person', String(writer))
+      const said = { ...fromHere(), ...whose(), 'X-Device-Time': new Date().toISOString() }
+      for (const [name, value] of Object.entries(said)) request.headers.set(name, value)
     }
     return request
   },

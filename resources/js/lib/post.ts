@@ -1,4 +1,4 @@
-import { answer, deviceId, signed, token } from '@/api/client'
+import { answer, posted, signed } from '@/api/client'
 
 /**
  * A write of the office, done now or not at all: it needs the server's word and is not kept for later.
@@ -7,21 +7,8 @@ import { answer, deviceId, signed, token } from '@/api/client'
  */
 export function post<T>(path: string, body: Record<string, unknown> | Blob | string = {}): Promise<T> {
   const isTable = body instanceof Blob
+  const bytes = isTable || typeof body === 'string' ? body : JSON.stringify(body)
   return answer<T>(
-    fetch(`/api/v1/${path}`, {
-      method: 'POST',
-      credentials: 'same-origin',
-      headers: {
-        Accept: 'application/json',
-        'Content-Type': isTable ? 'text/csv' : 'application/json',
-        ...signed(),
-        'X-Device': deviceId(),
-        'X-XSRF-TOKEN': token(),
-      },
-      body: isTable || typeof body === 'string' ? body : JSON.stringify(body),
-    }).then(async (response) => {
-      const told: unknown = await response.json().catch(() => undefined)
-      return response.ok ? { data: told as T, response } : { error: told, response }
-    }),
+    posted<T>(path, bytes, { 'Content-Type': isTable ? 'text/csv' : 'application/json', ...signed() }),
   )
 }

@@ -2,12 +2,11 @@ import { defineStore } from 'pinia'
 import { computed, ref, toRaw } from 'vue'
 import {
   answer,
-  deviceId,
   newKey,
   OTHER_PERSON,
+  posted,
   problemOf,
   Refused,
-  token,
   Unreachable,
   type ProblemView,
   type RecordedView,
@@ -205,28 +204,20 @@ export const useOutbox = defineStore('outbox', () => {
     return at === undefined ? null : item.path.replace('{about}', String(at))
   }
 
-  async function post(item: Waiting, path: string) {
-    const response = await fetch(`/api/v1/machines/${item.machine}/${path}`, {
-      method: 'POST',
-      credentials: 'same-origin',
-      signal: AbortSignal.timeout(item.photo === undefined ? WAIT_MS : PHOTO_WAIT_MS),
-      headers: {
-        Accept: 'application/json',
+  function post(item: Waiting, path: string) {
+    return posted<RecordedView>(
+      `machines/${item.machine}/${path}`,
+      item.photo ?? JSON.stringify(item.body ?? {}),
+      {
         'Content-Type': item.photo?.type ?? 'application/json',
         'Idempotency-Key': item.key,
         'X-Person': String(item.person),
         Prefer: 'return=minimal',
-        'X-Device': deviceId(),
         'X-Device-Time': item.deviceAt,
         'X-Device-Sent': new Date().toISOString(),
-        'X-XSRF-TOKEN': token(),
       },
-      body: item.photo ?? JSON.stringify(item.body ?? {}),
-    })
-    const told: unknown = await response.json().catch(() => undefined)
-    return response.ok
-      ? { data: told as RecordedView, response }
-      : { error: told ?? { detail: undefined }, response }
+      AbortSignal.timeout(item.photo === undefined ? WAIT_MS : PHOTO_WAIT_MS),
+    )
   }
 
   function settle(key: string, outcome: Outcome) {

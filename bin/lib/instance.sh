@@ -419,9 +419,11 @@ RESTARTS=()
 supervise() {
     local ended name status now
     while true; do
-        status=0
-        wait -n -p ended "${CHILDREN[@]}" || status=$?
-        [ -n "${ended:-}" ] || return 0
+        status=0 ended=''
+        # One that ended while another was started again is no job any more: nobody is told of it by waiting.
+        for name in "${CHILDREN[@]}"; do is_running "$name" || ended=$name; done
+        [ -n "$ended" ] || wait -n -p ended "${CHILDREN[@]}" 2>/dev/null || status=$?
+        [ -n "${ended:-}" ] || continue
         name="${NAMES[$ended]}" now=$SECONDS
         # What it had started itself must not go on in its place.
         kill -KILL -- "-$ended" 2>/dev/null || true

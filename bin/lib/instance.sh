@@ -108,10 +108,12 @@ in_background() { # name, log file, command
 }
 
 # Whether a process is still there; one that has ended and was not yet waited for is not.
+# Read without starting anything: it is asked many times a second.
 is_running() { # process
-    local state
-    state="$(sed -n 's/^State:[[:space:]]*\(.\).*/\1/p' "/proc/$1/status" 2>/dev/null)" || return 1
-    [ -n "$state" ] && [ "$state" != Z ] && [ "$state" != X ]
+    local line state
+    { read -r line < "/proc/$1/stat"; } 2>/dev/null || return 1
+    state="${line##*) }"
+    [ "${state:0:1}" != Z ] && [ "${state:0:1}" != X ]
 }
 
 # Ends a process and all of its group, first politely. Never takes longer than a few seconds.

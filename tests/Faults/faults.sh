@@ -180,7 +180,7 @@ supervised() {
     interrupted "$STARTED" || return 1
     # At moments in between, too.
     for moment in 0.1 0.4 0.8 1.2 1.7 2.3 3; do
-        (set -m; exec bin/start --instance supervised --no-demo > "$log" 2>&1) & pid=$!
+        (set -m; exec env --default-signal=INT bin/start --instance supervised --no-demo > "$log" 2>&1) & pid=$!
         sleep $moment
         interrupted "$pid" || return 1
     done
@@ -201,13 +201,13 @@ supervised() {
     rm -rf "$SUPERVISED"
 }
 
-# A process of its own that takes Ctrl-C as a terminal would send it.
+# A process of its own that takes Ctrl-C as a terminal would send it, also where whoever runs the tests ignores it.
 STARTED=''
 started() { # log file
     local tries=0
     : > "$1"
     set -m
-    bin/start --instance supervised --no-demo > "$1" 2>&1 &
+    env --default-signal=INT bin/start --instance supervised --no-demo > "$1" 2>&1 &
     STARTED=$!
     set +m
     until grep -q 'Ctrl-C stops it' "$1"; do

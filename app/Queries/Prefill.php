@@ -11,6 +11,7 @@ use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\FieldType;
 use IronStart\Core\Check\Past;
+use IronStart\Core\Gate\JobType;
 use IronStart\Core\Judge\Judge;
 use IronStart\Core\Sheet\EquipmentSheet;
 use IronStart\Core\Sheet\TypedOver;
@@ -24,6 +25,9 @@ final class Prefill
     private const AT_THE_OLD_DISCONNECT = ['power.supply_identity', 'power.circuit', 'power.lockout'];
     /** At the old disconnect the sheet of the new unit says nothing of it. */
     private const OF_THE_OLD_UNIT = 'power.lockout';
+    /** Of what comes out, which is the unit of the sheet only where the unit stays. */
+    private const COMES_OUT = ['refrigerant.way_out', 'refrigerant.rebound', 'refrigerant.cylinder', 'refrigerant.account', 'compressor.acid'];
+    private const OF_EACH_CIRCUIT = ['piping.purge', 'piping.flare_torque', 'piping.bulb', 'piping.equivalent_length'];
 
     /** @var array<string, list<Field>> made once: a screen asks for those of every check, twice */
     private array $fields = [];
@@ -57,9 +61,9 @@ final class Prefill
      *
      * @return array<string, mixed>
      */
-    public static function fromSheet(Check $check, EquipmentSheet $sheet, string $subject): array
+    public static function fromSheet(Check $check, Machine $machine, string $subject): array
     {
-        return self::filled($check->id(), $check->fields(), $sheet, $subject);
+        return in_array($check->id(), self::COMES_OUT, true) && self::isReplaced($machine) ? [] : self::filled($check->id(), $check->fields(), Standings::sheet($machine), $subject);
     }
 
     /**
@@ -104,6 +108,28 @@ final class Prefill
 
     /** @return array<string, array<string, array<string, mixed>>> by check and subject */
     private function given(Machine $machine): array
+    {
+        $given = $this->ofSheet($machine);
+        if (! self::isReplaced($machine)) {
+            return $given;
+        }
+        foreach (self::COMES_OUT as $check) {
+            $given[$check] = array_map(fn (): array => [], $given[$check] ?? []);
+        }
+
+        return $given;
+    }
+
+    /** Whether another unit comes out than the one the sheet is of. */
+    private static function isReplaced(Machine $machine): bool
+    {
+        $job = $machine->job;
+
+        return ! $job->start_up_only && $job->type !== JobType::Compressor->value && ! in_array('module_change', $job->facts, true);
+    }
+
+    /** @return array<string, array<string, array<string, mixed>>> by check and subject */
+    private function ofSheet(Machine $machine): array
     {
         // A version of a sheet never changes; no sheet is version 0.
         $version = (int) $machine->sheet_version_id;
@@ -180,6 +206,7 @@ final class Prefill
             $check === 'power.voltage' => ['machine', 'loaded'],
             in_array($check, self::AT_THE_OLD_DISCONNECT, true) => ['machine', 'old_disconnect'],
             $check === 'compressor.acid' => ['machine'],
+            in_array($check, self::OF_EACH_CIRCUIT, true) => array_map(fn (array $c): string => "circuit:{$c['name']}", $sheet->circuits()) ?: ['machine'],
             str_starts_with($check, 'compressor.') => array_merge([], ...array_map(fn (array $c): array => array_map(fn (string $name): string => "compressor:$name", $c['compressors']), $sheet->circuits())) ?: ['machine'],
             default => ['machine'],
         };

@@ -36,6 +36,8 @@ final class Drawings
             'legs' => self::legs($drawing),
             'scale' => self::scale($drawing),
             'bars' => self::bars($drawing),
+            'curve' => self::curve($drawing),
+            'scene' => SceneDrawing::svg($drawing),
             default => $entry->check === 'power.voltage' ? self::legs(self::legsOf($entry)) : '',
         };
     }
@@ -207,6 +209,41 @@ final class Drawings
         }
 
         return self::svg(320, 46 * count($bars), $body);
+    }
+
+    /**
+     * Readings over time, with the lines they are held against.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function curve(array $drawing): string
+    {
+        $points = is_array($drawing['points'] ?? null) ? array_values(array_filter($drawing['points'], fn (mixed $p): bool => is_array($p) && is_numeric($p[0] ?? null) && is_numeric($p[1] ?? null))) : [];
+        if ($points === []) {
+            return '';
+        }
+        $lines = is_array($drawing['lines'] ?? null) ? array_values(array_filter($drawing['lines'], fn (mixed $l): bool => is_array($l) && is_numeric($l['value'] ?? null))) : [];
+        $values = [0.0, ...array_map(fn (array $p): float => (float) $p[1], $points), ...array_map(fn (array $l): float => (float) $l['value'], $lines)];
+        $last = max(6.0, ...array_map(fn (array $p): float => (float) $p[0], $points));
+        [$low, $high] = [min($values), max($values)];
+        $x = fn (float $minutes): float => 40 + $minutes / $last * 268;
+        $y = fn (float $value): float => 174 - ($value - $low) / max(1e-9, $high - $low) * 150;
+        $unit = Units::sign((string) ($drawing['unit'] ?? ''));
+        $body = '<line x1="40" y1="' . self::n($y(0)) . '" x2="308" y2="' . self::n($y(0)) . '" stroke="' . self::RULE . '"/>';
+        foreach ($lines as $line) {
+            $color = ($line['is'] ?? '') === 'stop' ? self::STOP : self::SOFT;
+            $at = self::n($y((float) $line['value']));
+            $body .= "<line x1=\"40\" y1=\"$at\" x2=\"308\" y2=\"$at\" stroke=\"$color\" stroke-dasharray=\"4 3\"/>"
+                . self::text(308, $y((float) $line['value']) - 4, ($line['name'] ?? '') . ' ' . self::n((float) $line['value']) . " $unit", 11, $color, 'end');
+        }
+        $body .= '<path d="M' . implode(' L', array_map(fn (array $p): string => self::n($x((float) $p[0])) . ' ' . self::n($y((float) $p[1])), $points)) . '" fill="none" stroke="' . self::INK . '" stroke-width="2"/>';
+        foreach ($points as $point) {
+            $body .= '<circle cx="' . self::n($x((float) $point[0])) . '" cy="' . self::n($y((float) $point[1])) . '" r="3" fill="' . self::INK . '"/>';
+        }
+        $end = $points[count($points) - 1];
+        $body .= self::text($x((float) $end[0]), $y((float) $end[1]) - 8, self::n((float) $end[1]) . " $unit", 14, self::INK, 'end') . self::text(308, 198, self::n($last) . ' min', 12, self::SOFT, 'end');
+
+        return self::svg(320, 204, $body);
     }
 
     private static function rect(float $x, float $y, float $width, float $height, string $color): string

@@ -36,7 +36,14 @@ return [
         'drawn' => [
             'mca' => 'nameplate MCA', 'mocp' => 'nameplate MOCP', 'wire' => 'wire is good for', 'breaker' => 'breaker', 'mca_worked' => 'MCA worked out', 'mocp_worked' => 'MOCP worked out',
             'running' => 'running', 'needed' => 'needed with margin', 'source' => 'supply is good for', 'inrush' => 'starting inrush',
+            'curb' => 'old curb', 'unit_base' => 'new base', 'curb_supply' => 'curb supply', 'curb_return' => 'curb return', 'unit_supply' => 'unit supply', 'unit_return' => 'unit return',
+            'opening' => 'opening', 'piece' => 'the piece', 'corridor' => 'corridor', 'lift_points' => 'lift points', 'middle_half' => 'middle half', 'center_of_gravity' => 'center of gravity',
+            'building' => 'building', 'crane' => 'crane', 'unit' => 'unit', 'boom' => 'boom', 'old_weight' => 'old unit', 'new_weight' => 'new unit',
+            'charge' => 'charge', 'storage' => 'condenser holds', 'liquid_above' => 'liquid above', 'finish_at' => 'open at', 'settles' => 'settles at',
+            'tare' => 'tare', 'gross_now' => 'now', 'gross_after' => 'with the rest in', 'plate_charge' => 'nameplate', 'recovered' => 'recovered', 'charged' => 'charged', 'lost' => 'lost',
+            'actual' => 'pipe', 'equivalent' => 'equivalent', 'pan' => 'pan', 'water' => 'water',
         ],
+        'opening' => ['supply' => 'supply', 'return' => 'return'],
         'evidence' => [
             'meter_abc' => 'the rotation meter reads A-B-C',
             'meter_cba' => 'the rotation meter reads C-B-A',

@@ -6,6 +6,7 @@ namespace IronStart\Core\Check;
 
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Quantity;
+use IronStart\Core\Quantity\TubeSize;
 use IronStart\Core\Quantity\Units;
 
 /**
@@ -52,6 +53,12 @@ final class Field
     public ?Instrument $instrument = null;
     /** Has a default, and yet a recording wants it said. */
     public bool $told = false;
+    /** Fractions of an inch are taken too (`7/8 in`). */
+    public bool $fractions = false;
+    /** A tube's outside diameter: it counts as the nearest size there is. */
+    public bool $isTube = false;
+    /** The unit a bare number stands for, where the field's name says it; '' where a unit is always written. */
+    public string $bareUnit = '';
     /** Filled from the record and never typed. */
     public bool $brought = false;
     /** Filled by the type of the job. */
@@ -82,6 +89,36 @@ final class Field
     public static function amps(string $name, float $min = 0.0, float $max = 5000.0): self
     {
         return self::quantity($name, Kind::Current, 'A', $min, $max);
+    }
+
+    /** 0 to 300 m unless said otherwise. */
+    public static function length(string $name, string $unit = 'm', float $min = 0.0, ?float $max = null): self
+    {
+        return self::quantity($name, Kind::Length, $unit, $min, $max ?? Units::fromCanonical(300.0, $unit, Kind::Length))->readWith(null);
+    }
+
+    /** 0 to 100,000 kg unless said otherwise. */
+    public static function mass(string $name): self
+    {
+        return self::quantity($name, Kind::Mass, 'kg', 0, 100_000);
+    }
+
+    /** °C, inclusive. */
+    public static function temperature(string $name, ?float $min = null, ?float $max = null): self
+    {
+        return self::quantity($name, Kind::Temperature, 'degC', $min, $max);
+    }
+
+    /** A tube's outside diameter, one of the sizes there are. */
+    public static function tube(string $name): self
+    {
+        return self::quantity($name, Kind::Length, 'in', 0)->asTube();
+    }
+
+    /** Several tube sizes. */
+    public static function tubes(string $name): self
+    {
+        return self::quantities($name, Kind::Length, 'in', 0)->asTube();
     }
 
     public static function percent(string $name, ?float $min = null, ?float $max = null): self
@@ -167,6 +204,12 @@ final class Field
         return $field->between($min, $max, $unit);
     }
 
+    /** A list of numbers without unit. */
+    public static function numbers(string $name, ?float $min = null, ?float $max = null): self
+    {
+        return (new self($name, FieldType::Numbers))->between($min, $max, '');
+    }
+
     /** A list of whole numbers from $min to $max. */
     public static function choices(string $name, int $min, int $max): self
     {
@@ -238,6 +281,17 @@ final class Field
         });
     }
 
+    public function takesFractions(): self
+    {
+        return $this->with(fn (self $f) => $f->fractions = true);
+    }
+
+    /** A bare number is taken for this unit; the box starts in it. */
+    public function bareIn(string $unit): self
+    {
+        return $this->with(fn (self $f) => [$f->bareUnit, $f->starts] = [$unit, $unit]);
+    }
+
     public function uniqueBy(string $member): self
     {
         return $this->with(fn (self $f) => $f->uniqueBy = $member);
@@ -299,8 +353,13 @@ final class Field
         $units = $this->kind === null ? '' : implode(', ', Units::of($this->kind));
 
         return match ($this->type) {
-            FieldType::Quantity => "a number with its unit ($units)$range",
-            FieldType::Numbers => "a list of numbers, each with its unit ($units)$range",
+            FieldType::Quantity, FieldType::Numbers => match (true) {
+                $this->isTube => 'a tube size: ' . implode(', ', array_keys(TubeSize::INCHES)) . ', or its size in mm',
+                $this->kind === null => "a list of numbers without a unit$range",
+                $this->type === FieldType::Numbers => "a list of numbers, each with its unit ($units)$range",
+                $this->bareUnit !== '' => "a number of $this->bareUnit, or one with its unit ($units)$range",
+                default => "a number with its unit ($units)$range",
+            },
             FieldType::Number => "a number without a unit$range",
             FieldType::Count => "a whole number$range",
             FieldType::Text => "a text of at most $this->length characters",
@@ -339,6 +398,14 @@ final class Field
         }
 
         return round(Units::fromCanonical($canonical, $this->unit, $this->kind), 9);
+    }
+
+    private function asTube(): self
+    {
+        return $this->with(function (self $f): void {
+            [$f->isTube, $f->fractions, $f->instrument] = [true, true, null];
+            $f->options = array_keys(TubeSize::INCHES);
+        });
     }
 
     private function between(?float $min, ?float $max, string $unit): self

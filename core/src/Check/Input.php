@@ -118,6 +118,14 @@ final readonly class Input
         return $this->values[$name] ?? [];
     }
 
+    /** The members of an object; null when it was not given. */
+    public function group(string $name): ?self
+    {
+        $value = $this->values[$name] ?? null;
+
+        return $value instanceof self ? $value : null;
+    }
+
     /** @return list<self> */
     public function items(string $name): array
     {
@@ -143,7 +151,7 @@ final readonly class Input
             }
         }
         foreach ($this->values as $value) {
-            foreach (is_array($value) ? $value : [] as $item) {
+            foreach (is_array($value) ? $value : [$value] as $item) {
                 $found += $item instanceof self ? $item->readings() : [];
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Check;
 
 use IronStart\Core\Quantity\Quantity;
+use IronStart\Core\Quantity\TubeSize;
 use IronStart\Core\Quantity\UnknownUnit;
 
 /**
@@ -15,9 +16,9 @@ use IronStart\Core\Quantity\UnknownUnit;
  */
 final class InputReader
 {
-    /** Relative slack at the ends of a range, for bounds that are written in another unit. */
     /** The largest whole number that is kept anywhere: 2³¹ − 1. */
     public const LARGEST = 2_147_483_647;
+    /** Relative slack at the ends of a range, for bounds that are written in another unit. */
     private const SLACK = 1e-12;
 
     /** @var list<InputError> */
@@ -82,7 +83,7 @@ final class InputReader
             if ($value instanceof Quantity) {
                 $quantities[$name] = $value;
                 $value = $value->canonical;
-            } elseif ($field->type === FieldType::Numbers) {
+            } elseif ($field->type === FieldType::Numbers && $field->kind !== null) {
                 /** @var list<Quantity> $value */
                 $quantities[$name] = $value;
                 $value = array_map(fn (Quantity $q): float => $q->canonical, $value);
@@ -126,7 +127,7 @@ final class InputReader
             FieldType::Word, FieldType::Choice => self::option($field, $raw, $path),
             FieldType::Words, FieldType::Choices => self::each($field, $raw, $path, self::option(...)),
             FieldType::Texts => self::each($field, $raw, $path, self::text(...)),
-            FieldType::Numbers => self::each($field, $raw, $path, $this->quantity(...)),
+            FieldType::Numbers => self::each($field, $raw, $path, $field->kind === null ? fn (Field $f, mixed $one, string $at): float => self::inRange($f, self::bare($f, $one, $at), $one, $at) : $this->quantity(...)),
             FieldType::Items => $this->items($field, $raw, $path),
             FieldType::Raw => $raw,
             FieldType::Group => $this->object(self::members($raw) ?? throw InputError::at($path, $raw, $field->accepted()), $field->fields, "$path."),
@@ -144,7 +145,8 @@ final class InputReader
         }
         try {
             $read = match (true) {
-                is_string($raw) => Quantity::parse($raw, $kind),
+                is_string($raw) => Quantity::parse($raw, $kind) ?? ($field->fractions ? Quantity::parseFraction($raw, $kind) : null),
+                $field->bareUnit !== '' && (is_int($raw) || is_float($raw)) => Quantity::of((float) $raw, $field->bareUnit, $kind),
                 $members !== null => self::pair($members, $kind),
                 default => null,
             };
@@ -157,6 +159,9 @@ final class InputReader
             throw InputError::at($path, $raw, $field->accepted(), is_int($raw) || is_float($raw) ? 'has no unit' : 'is not a number with its unit');
         }
         self::inRange($field, $read->canonical, $raw, $path);
+        if ($field->isTube) {
+            return $read->countingAs(TubeSize::nearest($read->canonical) ?? throw InputError::at($path, $raw, $field->accepted(), 'is not a tube size'));
+        }
 
         return $read;
     }

@@ -43,7 +43,9 @@ final class Judge
 
         $judgement = $check->judge($input);
 
-        return $this->speaker->verdict($check, $check instanceof Draws ? $judgement->drawn($check::drawing($input, $judgement->values)) : $judgement, $units);
+        $judgement = $check instanceof Draws ? $judgement->drawn($check::drawing($input, $judgement->values)) : $judgement;
+
+        return $this->speaker->verdict($check, $judgement->asked($units), $units);
     }
 
     /**

@@ -6,8 +6,12 @@ namespace IronStart\Core\Judge;
 
 use IronStart\Core\Check\Check;
 use IronStart\Core\Compressor;
+use IronStart\Core\Condensate;
 use IronStart\Core\Gate;
+use IronStart\Core\Piping;
 use IronStart\Core\Power;
+use IronStart\Core\Refrigerant;
+use IronStart\Core\Survey;
 use IronStart\Core\Walked;
 
 /** The checks there are, by id. Adding a check begins with a line here. */
@@ -28,6 +32,24 @@ final class Registry
         'compressor.windings' => Compressor\Windings::class,
         'compressor.insulation' => Compressor\Insulation::class,
         'compressor.acid' => Compressor\Acid::class,
+        'survey.curb_fit' => Survey\CurbFit::class,
+        'survey.route' => Survey\Route::class,
+        'survey.rigging' => Survey\Rigging::class,
+        'survey.crane' => Survey\Crane::class,
+        'survey.structure' => Survey\Structure::class,
+        'survey.options' => Survey\Options::class,
+        'refrigerant.way_out' => Refrigerant\WayOut::class,
+        'refrigerant.rebound' => Refrigerant\Rebound::class,
+        'refrigerant.cylinder' => Refrigerant\Cylinder::class,
+        'refrigerant.account' => Refrigerant\Account::class,
+        'condensate.trap' => Condensate\Trap::class,
+        'condensate.float' => Condensate\FloatSwitch::class,
+        'piping.reuse' => Piping\Reuse::class,
+        'piping.purge' => Piping\Purge::class,
+        'piping.flare_torque' => Piping\FlareTorque::class,
+        'piping.bulb' => Piping\Bulb::class,
+        'piping.equivalent_length' => Piping\EquivalentLength::class,
+        'piping.insulation' => Piping\Insulation::class,
         'list.set' => Walked\SetList::class,
         'list.pipe' => Walked\PipeList::class,
         'list.prestart' => Walked\PrestartList::class,

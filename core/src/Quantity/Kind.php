@@ -31,6 +31,7 @@ enum Kind: string
     case AirFlow = 'air_flow';
     case GasFlow = 'gas_flow';
     case PurgeFlow = 'purge_flow';
+    case WaterFlow = 'water_flow';
     case Heat = 'heat';
     case Torque = 'torque';
     case Time = 'time';

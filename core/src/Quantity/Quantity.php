@@ -12,6 +12,9 @@ final readonly class Quantity
     /** A number and a unit with exactly one blank between; decimal point, sign and exponent allowed. */
     private const WRITTEN = '/^([+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?) (\S+)$/D';
 
+    /** A fraction of an inch as tape and tube are marked: `7/8 in`, `1-1/8 in`. */
+    private const FRACTION = '#^(?:(\d{1,3})-)?(\d{1,3})/(\d{1,3}) (\S+)$#D';
+
     private function __construct(
         public float $value,
         public string $unit,
@@ -46,6 +49,27 @@ final readonly class Quantity
     public static function parse(string $text, Kind $kind): ?self
     {
         return preg_match(self::WRITTEN, $text, $part) === 1 ? self::of((float) $part[1], $part[2], $kind) : null;
+    }
+
+    /**
+     * Reads `"1-1/8 in"`.
+     *
+     * @return self|null null when the text is no fraction, one blank and a unit
+     * @throws UnknownUnit when it is, but the unit is not one of the kind's
+     */
+    public static function parseFraction(string $text, Kind $kind): ?self
+    {
+        if (preg_match(self::FRACTION, $text, $part) !== 1 || (int) $part[3] === 0) {
+            return null;
+        }
+
+        return self::of((float) $part[1] + (int) $part[2] / (int) $part[3], $part[4], $kind);
+    }
+
+    /** As it was read, and counting as a standard size. @param float $canonical in the kind's canonical unit */
+    public function countingAs(float $canonical): self
+    {
+        return new self($this->value, $this->unit, $this->kind, $canonical);
     }
 
     /** @throws UnknownUnit when the kind has no such unit */

@@ -21,6 +21,8 @@ final class Units
     private const INCH = 0.0254;
     private const FOOT = 0.3048;
     private const CUBIC_FOOT = 0.028316846592;
+    /** Litres in a gallon (US). */
+    private const GALLON = 3.785411784;
     private const BTU_PER_HOUR = 0.29307107017;
 
     /** @var array<string, array<string, array{0: float, 1?: float}>> */
@@ -46,6 +48,7 @@ final class Units
         'air_flow' => ['m3/h' => [1.0], 'cfm' => [self::CUBIC_FOOT * 60], 'L/s' => [3.6]],
         'gas_flow' => ['m3/h' => [1.0], 'cfh' => [self::CUBIC_FOOT]],
         'purge_flow' => ['L/min' => [1.0], 'scfh' => [self::CUBIC_FOOT * 1e3 / 60]],
+        'water_flow' => ['L/h' => [1.0], 'gal/h' => [self::GALLON], 'L/min' => [60.0]],
         'heat' => ['W' => [1.0], 'Btu/h' => [self::BTU_PER_HOUR], 'MBH' => [1e3 * self::BTU_PER_HOUR], 'kW' => [1e3], 'ton' => [12e3 * self::BTU_PER_HOUR]],
         'torque' => ['N.m' => [1.0], 'ft.lb' => [1.3558179483]],
         'time' => ['s' => [1.0], 'min' => [60.0], 'h' => [3600.0]],
@@ -70,7 +73,7 @@ final class Units
     private const STARTS = [
         'us' => [
             'temperature' => 'degF', 'temperature_difference' => 'delta_degF', 'gauge_pressure' => 'psig', 'absolute_pressure' => 'micron', 'pressure_difference' => 'psi', 'small_pressure' => 'inH2O',
-            'length' => 'ft', 'area' => 'ft2', 'volume' => 'ft3', 'mass' => 'lb', 'mass_per_length' => 'oz/ft', 'density' => 'lb/ft3', 'air_flow' => 'cfm', 'gas_flow' => 'cfh', 'purge_flow' => 'scfh',
+            'length' => 'ft', 'area' => 'ft2', 'volume' => 'ft3', 'mass' => 'lb', 'mass_per_length' => 'oz/ft', 'density' => 'lb/ft3', 'air_flow' => 'cfm', 'gas_flow' => 'cfh', 'purge_flow' => 'scfh', 'water_flow' => 'gal/h',
             'heat' => 'Btu/h', 'torque' => 'ft.lb', 'time' => 'min', 'heating_value' => 'Btu/ft3', 'humidity_ratio' => 'gr/lb', 'electric_power' => 'kW',
         ],
         'si' => [
@@ -107,6 +110,21 @@ final class Units
     public static function canonical(Kind $kind): string
     {
         return array_key_first(self::TABLE[$kind->value]);
+    }
+
+    /**
+     * The kind whose canonical unit is the one and which has the other.
+     *
+     * @throws \LogicException when there is none
+     */
+    public static function kindOf(string $canonical, string $unit): Kind
+    {
+        foreach (self::TABLE as $kind => $units) {
+            if (array_key_first($units) === $canonical && isset($units[$unit])) {
+                return Kind::from($kind);
+            }
+        }
+        throw new \LogicException("No kind has $canonical and $unit.");
     }
 
     public static function knows(Kind $kind, string $unit): bool

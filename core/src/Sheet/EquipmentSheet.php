@@ -166,6 +166,11 @@ final readonly class EquipmentSheet
     private function ofCircuit(string $name, string $subject): mixed
     {
         $name = $name === 'oil_type' ? 'oil' : $name;
+        if ($name === 'factory_charge') {
+            $rule = $this->ofCircuit('charge_rule', $subject);
+
+            return is_array($rule) ? $rule['factory_charge'] ?? null : null;
+        }
         $of = array_filter($this->list('circuits'), fn (array $c): bool => "circuit:{$c['name']}" === $subject || in_array(substr($subject, strlen(self::COMPRESSOR)), (array) ($c['compressors'] ?? []), true));
         $figures = array_values(array_unique(array_map(fn (array $c): mixed => $c[$name] ?? null, $of === [] ? $this->list('circuits') : $of), SORT_REGULAR));
 

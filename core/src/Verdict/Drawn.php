@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Verdict;
 
+use IronStart\Core\Quantity\Units;
+
 /**
  * The shapes a reading is drawn in, as data. Each has one painter for the screen and one for paper.
  *
@@ -15,11 +17,12 @@ final class Drawn
      * A figure on a scale of bands.
      *
      * @param list<array{to: float, is: Status}> $bands rising, the first from $from
+     * @param array{string, string}|null $told the units it is told in, by system, where $unit is a canonical one
      * @return array<string, mixed>
      */
-    public static function scale(string $unit, float $from, array $bands, ?float $value, bool $byDecades = false): array
+    public static function scale(string $unit, float $from, array $bands, ?float $value, bool $byDecades = false, ?array $told = null): array
     {
-        return [
+        return ($told === null ? [] : ['told' => $told]) + [
             'shape' => 'scale', 'unit' => $unit, 'from' => $from, 'decades' => $byDecades, 'value' => $value,
             'bands' => array_map(fn (array $band): array => ['to' => $band['to'], 'is' => $band['is']->value], $bands),
         ];
@@ -30,11 +33,72 @@ final class Drawn
      *
      * @param list<array{name?: string, word?: string, value: float|null, is?: string}> $bars `is`: plain, pale or stop
      * @param float|null $limit where the scale has a line
+     * @param array{string, string}|null $told the units it is told in, by system, where $unit is a canonical one
      * @return array<string, mixed>
      */
-    public static function bars(string $unit, array $bars, ?float $limit = null): array
+    public static function bars(string $unit, array $bars, ?float $limit = null, ?array $told = null): array
     {
-        return ['shape' => 'bars', 'unit' => $unit, 'limit' => $limit, 'bars' => array_map(fn (array $bar): array => $bar + ['is' => 'plain'], $bars)];
+        return ['shape' => 'bars', 'unit' => $unit, 'limit' => $limit, 'bars' => array_map(fn (array $bar): array => $bar + ['is' => 'plain'], $bars)]
+            + ($told === null ? [] : ['told' => $told]);
+    }
+
+    /**
+     * What was read over time.
+     *
+     * @param list<array{float, float}> $points minutes and figure, rising
+     * @param list<array{word: string, value: float, is: string}> $lines across, such as a limit
+     * @param array{string, string} $told the units the figures are told in, by system, where $unit is a canonical one
+     * @param int $from the first point that counts
+     * @return array<string, mixed>
+     */
+    public static function curve(string $unit, array $points, array $lines, array $told, int $from = 0): array
+    {
+        return ['shape' => 'curve', 'unit' => $unit, 'points' => $points, 'lines' => $lines, 'from' => $from, 'told' => $told];
+    }
+
+    /**
+     * A drawing with its figures in the units of the system asked for.
+     *
+     * @param array<string, mixed> $drawing
+     * @param 'us'|'si' $units
+     * @return array<string, mixed>
+     */
+    public static function asked(array $drawing, string $units): array
+    {
+        foreach (is_array($drawing['marks'] ?? null) ? $drawing['marks'] : [] as $i => $mark) {
+            if (is_array($mark) && $mark['value'] instanceof Value) {
+                $value = $mark['value']->asked($units);
+                $drawing['marks'][$i] = ['value' => $value->value, 'unit' => $value->unit] + $mark;
+            }
+        }
+        $told = $drawing['told'] ?? null;
+        unset($drawing['told']);
+        if (! is_array($told) || ! is_string($drawing['unit'] ?? null)) {
+            return $drawing;
+        }
+        $unit = $told[$units === 'us' ? 0 : 1];
+        $kind = Units::kindOf($drawing['unit'], $unit);
+        $in = fn (?float $v): ?float => $v === null ? null : Units::fromCanonical($v, $unit, $kind);
+        $drawing['unit'] = $unit;
+        foreach (['bars', 'lines'] as $list) {
+            foreach (is_array($drawing[$list] ?? null) ? $drawing[$list] : [] as $i => $one) {
+                $drawing[$list][$i]['value'] = $in($one['value']);
+            }
+        }
+        if (isset($drawing['points'])) {
+            $drawing['points'] = array_map(fn (array $p): array => [$p[0], $in($p[1])], $drawing['points']);
+        }
+        foreach (is_array($drawing['bands'] ?? null) ? $drawing['bands'] : [] as $i => $band) {
+            $drawing['bands'][$i]['to'] = $in($band['to']);
+        }
+        foreach (['limit', 'value', 'from'] as $one) {
+            // The curve's "from" is a place in its points.
+            if (is_float($drawing[$one] ?? null)) {
+                $drawing[$one] = $in($drawing[$one]);
+            }
+        }
+
+        return $drawing;
     }
 
     /**

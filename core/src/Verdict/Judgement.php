@@ -35,6 +35,16 @@ final readonly class Judgement
         return new self($this->findings, $this->values, $this->marginal, $this->cautions, $this->basis, $drawing, $this->sets);
     }
 
+    /**
+     * With its figures in the units asked for.
+     *
+     * @param 'us'|'si' $units
+     */
+    public function asked(string $units): self
+    {
+        return new self($this->findings, array_map(fn (Value $v): Value => $v->asked($units), $this->values), $this->marginal, $this->cautions, $this->basis, Drawn::asked($this->drawing, $units), $this->sets);
+    }
+
     /** @param list<Finding> $findings */
     public static function worst(array $findings): Status
     {

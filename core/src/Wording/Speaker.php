@@ -59,7 +59,7 @@ final class Speaker
             $basis[$this->sentence($id, $note, $units)] = true;
         }
 
-        return new Verdict($id, $check->version(), $this->named($judgement), $headline, self::texts($because), self::texts($next), self::texts($basis));
+        return new Verdict($id, $check->version(), $this->named($judgement, $units), $headline, self::texts($because), self::texts($next), self::texts($basis));
     }
 
     /**
@@ -72,21 +72,44 @@ final class Speaker
         return self::begun($this->format($this->phrases->say($check, $finding->phrase)['head'], $this->params($finding, $units)));
     }
 
-    /** The bars of a drawing that bear a word of the lexicon get its name. */
-    private function named(Judgement $judgement): Judgement
+    /**
+     * What is drawn with a word of the lexicon gets its name, and what is measured its figure.
+     *
+     * @param 'us'|'si' $units
+     */
+    private function named(Judgement $judgement, string $units): Judgement
     {
-        $bars = $judgement->drawing['bars'] ?? null;
-        if (! is_array($bars)) {
-            return $judgement;
-        }
-        foreach ($bars as &$bar) {
-            if (isset($bar['word'])) {
-                $bar['name'] = $this->phrases->word('drawn', $bar['word']);
-                unset($bar['word']);
+        $named = ($judgement->drawing['shape'] ?? '') === 'scene' ? $this->measured($judgement->drawing, $units) : [];
+        foreach (['bars', 'bodies', 'lines'] as $list) {
+            foreach (is_array($judgement->drawing[$list] ?? null) ? $judgement->drawing[$list] : [] as $i => $one) {
+                if (is_array($one) && is_string($one['word'] ?? null)) {
+                    $one['name'] = $one['word'] === '' ? '' : $this->phrases->word('drawn', $one['word']);
+                    unset($one['word']);
+                }
+                $named[$list][$i] = $one;
             }
         }
 
-        return $judgement->drawn(['bars' => $bars] + $judgement->drawing);
+        return $named === [] ? $judgement : $judgement->drawn($named + $judgement->drawing);
+    }
+
+    /**
+     * @param array<string, mixed> $scene
+     * @param 'us'|'si' $units
+     * @return array<string, list<mixed>>
+     */
+    private function measured(array $scene, string $units): array
+    {
+        $text = fn (mixed $metres): string => is_float($metres) ? $this->formatter->onDrawing($metres, $scene['small'] === true, $units) : '';
+        $lists = ['dims' => [], 'handles' => []];
+        foreach (is_array($scene['dims'] ?? null) ? $scene['dims'] : [] as $dim) {
+            $lists['dims'][] = is_array($dim) ? $dim + ['text' => $text($dim['value'])] : $dim;
+        }
+        foreach (is_array($scene['handles'] ?? null) ? $scene['handles'] : [] as $handle) {
+            $lists['handles'][] = is_array($handle) && is_array($handle['value']) ? $handle + ['text' => ['x' => $text($handle['value']['x']), 'y' => $text($handle['value']['y'])]] : $handle;
+        }
+
+        return $lists;
     }
 
     /** @param array<string, string|int> $params already in words */
@@ -98,7 +121,8 @@ final class Speaker
         $formatter = $this->patterns[$pattern] ??= new \MessageFormatter($this->phrases->language, $pattern);
         $text = $formatter->format($params);
 
-        return $text === false ? throw new \LogicException("The pattern \"$pattern\" can't be filled: " . $formatter->getErrorMessage()) : $text;
+        // An inch that ends a sentence has one point.
+        return $text === false ? throw new \LogicException("The pattern \"$pattern\" can't be filled: " . $formatter->getErrorMessage()) : str_replace(['in..', 'w.c..'], ['in.', 'w.c.'], $text);
     }
 
     /**

@@ -144,10 +144,11 @@ final class TablesTest extends TestCase
                 $asked = [...$asked, ...FactPlace::at($gate, $type, $built)];
             }
         }
-        self::assertSame([], array_values(array_intersect($asked, ['first_start', 'warm_up', 'flammable', 'wiring', 'dials', 'motor_taps', 'pair', 'field_bus', 'lines_reused', 'heat_pump', 'alarms', 'duct_detector'])));
+        self::assertSame([], array_values(array_intersect($asked, ['first_start', 'warm_up', 'flammable', 'wiring', 'dials', 'motor_taps', 'pair', 'field_bus', 'heat_pump', 'alarms', 'duct_detector'])));
         $all = CheckTable::checks();
         self::assertSame([8], FactPlace::of('first_start', JobType::Rooftop, $all));
         self::assertSame([], FactPlace::of('field_bus', JobType::Compressor, $all));
+        self::assertSame([4], FactPlace::of('lines_reused', JobType::Rooftop, $built), 'its check is there');
         self::assertSame([3], FactPlace::of('drain', JobType::Condensing, $built));
         self::assertSame([], FactPlace::of('drain', JobType::Rooftop, $built));
         self::assertSame([7], FactPlace::of('temporary_supply', JobType::Vrf, $built));

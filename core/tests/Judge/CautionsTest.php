@@ -39,6 +39,31 @@ final class CautionsTest extends TestCase
         $acid = ['oil_acid' => 'strong', 'failure' => 'unknown', 'oil_colour' => 'black', 'oil_type' => 'POE'];
         yield 'acid' => ['compressor.acid', ['lines_reused' => false] + $acid, ['refrigerant_handling']];
         yield 'acid with a flush' => ['compressor.acid', ['lines_reused' => true] + $acid, ['refrigerant_handling', 'flush_solvent']];
+        $refrigerant = ['refrigerant_handling'];
+        yield 'curb' => ['survey.curb_fit', [], ['lifting', 'drilling_blind', 'asbestos']];
+        yield 'route' => ['survey.route', [], ['manual_handling', 'drilling_blind', 'asbestos', 'confined_space', 'ladder', 'attic', 'insects', 'working_alone']];
+        yield 'rigging' => ['survey.rigging', [], ['lifting', 'roof_edge']];
+        yield 'crane' => ['survey.crane', [], ['lifting', 'roof_edge', 'overhead_line']];
+        yield 'roof' => ['survey.structure', [], ['local_code']];
+        yield 'options' => ['survey.options', [], []];
+        $out = ['compressor_runs' => true, 'acid' => 'none', 'work_on' => 'line_set', 'service_valves' => true];
+        $way = [...$refrigerant, 'core_ejected', 'eye_protection', 'confined_space', 'asbestos'];
+        yield 'way out' => ['refrigerant.way_out', [], $way];
+        yield 'pumped down' => ['refrigerant.way_out', $out, [...$way, 'bypassed_safety', 'hand_on_contactor', 'working_alone']];
+        yield 'recovered' => ['refrigerant.way_out', ['service_valves' => false] + $out, $way];
+        yield 'rebound' => ['refrigerant.rebound', [], [...$refrigerant, 'frostbite', 'eye_protection']];
+        yield 'rebound of what burns' => ['refrigerant.rebound', ['refrigerant' => 'R-32'], [...$refrigerant, 'frostbite', 'eye_protection', 'flammable_refrigerant']];
+        yield 'cylinder' => ['refrigerant.cylinder', ['refrigerant' => 'R-410A'], [...$refrigerant, 'manual_handling']];
+        yield 'cylinder of what burns' => ['refrigerant.cylinder', ['refrigerant' => '454b'], [...$refrigerant, 'manual_handling', 'flammable_refrigerant']];
+        yield 'account' => ['refrigerant.account', [], [...$refrigerant, 'manual_handling']];
+        $purge = ['hot_work', 'toxic_breakdown', 'nitrogen_regulator', 'asphyxiation', 'fire_alarm_isolated', 'hot_surfaces', 'eye_protection', 'remote_start'];
+        yield 'purge' => ['piping.purge', ['cores_out' => false], $purge];
+        yield 'purge with cores out' => ['piping.purge', ['cores_out' => true], [...$purge, 'core_ejected']];
+        yield 'old pipe' => ['piping.reuse', ['flush' => 'none'], ['nitrogen_regulator', 'asphyxiation', 'asbestos']];
+        yield 'old pipe, flushed' => ['piping.reuse', ['flush' => 'blown'], ['nitrogen_regulator', 'asphyxiation', 'asbestos', 'eye_protection', 'flush_solvent']];
+        foreach (['piping.flare_torque', 'piping.bulb', 'piping.equivalent_length', 'piping.insulation', 'condensate.trap', 'condensate.float'] as $none) {
+            yield $none => [$none, [], []];
+        }
         yield 'set list' => ['list.set', [], ['local_code', 'drilling_blind', 'asbestos', 'confined_space', 'ladder', 'attic', 'insects', 'working_alone']];
         yield 'joint list' => ['list.pipe', [], ['hot_work', 'toxic_breakdown', 'drilling_blind', 'asbestos']];
         yield 'pre-start list' => ['list.prestart', [], ['lockout', 'rotating_parts', 'qualified_electrical', 'stored_energy', 'hand_on_contactor', 'remote_start']];

@@ -52,6 +52,38 @@ export type Drawing =
       ground: { name: string; value: number | null }[]
     }
   | {
+      shape: 'curve'
+      unit: string
+      points: [number, number][]
+      lines: { name: string; value: number; is: string }[]
+      from: number
+    }
+  | {
+      shape: 'scene'
+      view: 'plan' | 'section'
+      /** Measures in inches or millimetres, not in feet or metres. */
+      small: boolean
+      bodies: { id: string; name: string; points: [number, number][]; is: string; closed: boolean }[]
+      dims: {
+        from: [number, number]
+        to: [number, number]
+        away: number
+        value: number
+        field: string
+        is: string
+        text: string
+      }[]
+      marks: { at: [number, number]; value: number; unit: string; is: string }[]
+      handles: {
+        body: string
+        at: [number, number]
+        x: string
+        y: string
+        value: { x: number; y: number }
+        text: { x: string; y: string }
+      }[]
+    }
+  | {
       shape: 'rotation'
       turns: 'forward' | 'reverse' | 'unknown'
       swap_supply: boolean

@@ -10,7 +10,9 @@ import VerdictLine from '@/components/VerdictLine.vue'
 import { useDraft } from '@/composables/useDraft'
 import { useVerdict } from '@/composables/useVerdict'
 import DrawnShape from '@/drawings/DrawnShape.vue'
+import { inUnit, withoutPlaces } from '@/drawings/scene'
 import { wordsOf } from '@/lib/failure'
+import { firstUnit } from '@/lib/reading'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
@@ -22,7 +24,7 @@ import NextLine from './NextLine.vue'
 import PastEntry from './PastEntry.vue'
 import { typedOver } from './plate'
 import BenchRows from './rows/BenchRows.vue'
-import { type BenchSpec, type Context, isOfParts } from './spec'
+import { appliesIn, type BenchSpec, type Context, isOfParts } from './spec'
 
 /**
  * A bench from its spec: the verdict while typing and its first step, the readings and the drawing side by side, the
@@ -77,6 +79,9 @@ const views = computed(() =>
   }),
 )
 const pristine = computed(() => isPristine(draft.value))
+const applies = computed(() =>
+  appliesIn(props.spec, { draft: draft.value, tape: machine.view?.tape ?? [], items: {} }),
+)
 const parts = computed(() =>
   props.spec.parts.map((part, i) => {
     const subject = subjectOf(part.subject)
@@ -86,7 +91,7 @@ const parts = computed(() =>
       check: part.check,
       subject,
       prefill,
-      input: view === undefined ? {} : inputOf(view, prefill, draft.value, part.fixed),
+      input: view === undefined ? {} : inputOf(view, prefill, draft.value, part.fixed, applies.value),
     }
   }),
 )
@@ -236,10 +241,28 @@ function problemAt(at: string): string {
       p?.field !== undefined &&
       view !== undefined &&
       part !== undefined &&
-      placeOf(view, String(p.field), part.input, part.prefill, draft.value) === at
+      placeOf(view, String(p.field), part.prefill, draft.value) === at
     )
   })
   return found === undefined || found === null ? '' : words(found.detail)
+}
+/** Where on the drawing something does not work: the measure the server named. */
+const wrong = computed(() =>
+  problem.value === null ? undefined : { field: String(problem.value.field), words: sentence.value },
+)
+
+/** A measure was drawn to another size: it stands in its box as if it had been typed. */
+function drag(path: string, metres: number) {
+  const view = views.value[0]
+  const field = view === undefined ? undefined : fieldOf([view], withoutPlaces(path))
+  if (view === undefined || field === undefined) return
+  const at = placeOf(view, path, first.value.prefill, draft.value)
+  const now = draft.value.values[at]
+  const unit =
+    typeof now === 'object' && now.unit !== ''
+      ? now.unit
+      : firstUnit(field, session.units, session.person?.fieldUnits ?? {})
+  draft.value.values[at] = { text: inUnit(metres, unit), unit }
 }
 const missing = computed(
   () =>
@@ -386,7 +409,15 @@ defineExpose({ record, correct })
       </div>
       <div class="left" :class="{ past }">
         <component :is="spec.sketch" v-if="spec.sketch" :verdict="sketched" :input="shownInput" />
-        <DrawnShape v-else-if="spec.rows[0]?.row !== 'walked'" :drawing="drawn" :second="drawnSecond" />
+        <DrawnShape
+          v-else-if="spec.rows[0]?.row !== 'walked'"
+          :drawing="drawn"
+          :second="drawnSecond"
+          :wrong="past ? undefined : wrong"
+          :label="(path: string) => fieldOf(views, withoutPlaces(path))?.label ?? ''"
+          :fixed="past !== undefined || !mayRecord"
+          @drag="drag"
+        />
         <FoldLine v-if="!past" :verdict="leads" />
       </div>
     </div>

@@ -50,7 +50,7 @@ export function fromSheet(bench: Bench): ComputedRef<FieldView[]> {
       .filter(
         (field, i, all) =>
           field.sheet &&
-          field.type !== 'items' &&
+          !['items', 'group'].includes(field.type) &&
           bench.prefill.value[field.name] !== undefined &&
           all.findIndex((f) => f.name === field.name) === i,
       ),
@@ -61,7 +61,6 @@ export function fromSheet(bench: Bench): ComputedRef<FieldView[]> {
 export function placeOf(
   check: CheckView,
   path: string,
-  input: Record<string, unknown>,
   prefill: Record<string, unknown>,
   draft: Draft,
 ): string {
@@ -69,7 +68,7 @@ export function placeOf(
   const field = check.fields.find((f) => f.name === list)
   if (field?.type !== 'items' || !/^\d+$/.test(index)) return path
   const key = keysOf(check, field, prefill, draft).find(
-    (one) => sentAt(input, field, one, draft) === Number(index),
+    (one) => sentAt(check, field, prefill, one, draft) === Number(index),
   )
   return key === undefined ? path : [list, key, ...rest].join('.')
 }

@@ -12,7 +12,17 @@ import samePlates from '../../../core/tests/Fixtures/same_plates.json'
 import catalogue from '../../../tests/fixtures/checks.json'
 import { fieldOf, provideBench } from './bench'
 import BenchFrame from './BenchFrame.vue'
-import { draftOf, fillFrom, freshDraft, inputOf, isPristine, keysOf, type Draft } from './entered'
+import {
+  draftOf,
+  fillFrom,
+  freshDraft,
+  inputOf,
+  isPristine,
+  keysOf,
+  leavesOf,
+  valueAt,
+  type Draft,
+} from './entered'
 import { BENCHES, GATES, tabOf } from './gates'
 import { typedOver } from './plate'
 import { canTell, ranBackwards } from './power/rotation'
@@ -88,7 +98,10 @@ const prefillOf = (spec: BenchSpec) =>
 describe.each(BENCHES.map((spec) => [spec.id, spec] as const))('bench %s', (_, spec) => {
   it('names only fields its checks have', () => {
     const known = spec.parts.flatMap((p) =>
-      checkOf(p.check).fields.flatMap((f) => [f.name, ...f.fields.map((m) => `${f.name}.${m.name}`)]),
+      leavesOf(checkOf(p.check).fields).flatMap(({ path, field }) => [
+        path,
+        ...(field.type === 'items' ? field.fields.map((m) => `${path}.${m.name}`) : []),
+      ]),
     )
     expect([...named(spec)].filter((name) => !known.includes(name))).toEqual([])
   })
@@ -98,12 +111,18 @@ describe.each(BENCHES.map((spec) => [spec.id, spec] as const))('bench %s', (_, s
     const frame = mount(BenchFrame, { props: { spec }, global: { plugins: [i18n] } })
     await flushPromises()
     if (frame.find('.more').exists()) await frame.find('.more').trigger('click')
+    for (const press of frame.findAll('button.press.small').filter((b) => b.text().startsWith('Add to')))
+      await press.trigger('click')
     const hidden = spec.parts.flatMap((p) => [...Object.keys(p.fixed ?? {}), ...(p.without ?? [])])
+    const titled = spec.rows.flatMap((row) => (row.row === 'grid' && row.title ? row.fields : []))
     const text = frame.text()
     for (const part of spec.parts)
-      for (const field of checkOf(part.check).fields) {
-        if (field.brought || field.type === 'items' || hidden.includes(field.name)) continue
-        expect(text, field.name).toContain(field.label)
+      for (const { path, field } of leavesOf(checkOf(part.check).fields)) {
+        if (field.brought || ['items', 'group'].includes(field.type) || hidden.includes(path)) continue
+        // A measure under the name of its thing is called by its side.
+        if (titled.includes(path))
+          expect(text, path).toContain(fieldOf([checkOf(part.check)], path.replace(/\.\w+$/, ''))?.label)
+        else expect(text, path).toContain(field.label)
       }
   })
 
@@ -113,17 +132,20 @@ describe.each(BENCHES.map((spec) => [spec.id, spec] as const))('bench %s', (_, s
       const prefill =
         (prefillOf(spec)[part.check] ?? {})[Object.keys(prefillOf(spec)[part.check] ?? {})[0] ?? ''] ?? {}
       const draft = freshDraft()
-      for (const field of check.fields.filter((f) => !f.brought)) {
-        if (field.type !== 'items') draft.values[field.name] = sample(field)
-        for (const key of field.type === 'items' ? keysOf(check, field, prefill, draft).slice(0, 2) : [])
+      for (const { path, field } of leavesOf(check.fields))
+        if (field.type === 'group') draft.values[path] = true
+        else if (!field.brought && field.type !== 'items') draft.values[path] = sample(field)
+      for (const field of check.fields.filter((f) => f.type === 'items' && !f.brought)) {
+        if (keysOf(check, field, prefill, draft).length === 0) draft.rows[field.name] = ['+1']
+        for (const key of keysOf(check, field, prefill, draft).slice(0, 2))
           for (const member of field.fields.filter(
-            (m) => !m.brought && m.type !== 'items' && m.need !== 'structural',
+            (m) => !m.brought && m.type !== 'items' && (key.startsWith('+') || m.need !== 'structural'),
           ))
             draft.values[`${field.name}.${key}.${member.name}`] = sample(member)
       }
       const input = inputOf(check, prefill, draft, part.fixed)
-      for (const field of check.fields.filter((f) => !f.brought && f.type !== 'items'))
-        expect(input[field.name], field.name).toBeDefined()
+      for (const { path, field } of leavesOf(check.fields))
+        if (!field.brought && field.type !== 'items') expect(valueAt(input, path), path).toBeDefined()
       expect(inputOf(check, prefill, draftOf(check, prefill, input), part.fixed)).toEqual(input)
     }
   })
@@ -271,7 +293,9 @@ describe('the questions and their benches', () => {
   })
   it('leave no check without a bench, and no two benches with one name', () => {
     const benched = new Set(BENCHES.flatMap((spec) => spec.parts.map((p) => p.check)))
-    expect(CHECKS.map((c) => c.id).filter((id) => id !== 'job.gates' && !benched.has(id))).toEqual([])
+    // The options are weighed on a page of their own.
+    const own = ['job.gates', 'survey.options']
+    expect(CHECKS.map((c) => c.id).filter((id) => !own.includes(id) && !benched.has(id))).toEqual([])
     expect(new Set(BENCHES.map((b) => b.id)).size).toBe(BENCHES.length)
     expect(Object.keys(GATES).length).toBeGreaterThan(5)
   })

@@ -4,7 +4,10 @@ import { fromWire, toWire, type Typed } from '@/lib/reading'
 /** What stands in one control. */
 export type Entered = Typed | string | number | boolean | undefined
 
-/** What is typed on a bench: by field, members of a table as `loads.C1.amps`; and the rows added by hand. */
+/**
+ * What is typed on a bench: by field, members of an object as `curb_outside.length`, of a table as `loads.C1.amps`; and
+ * the rows added by hand.
+ */
 export type Draft = {
   /** Which compressor or circuit it is about. */
   about?: string
@@ -16,10 +19,13 @@ export type Draft = {
 
 export const freshDraft = (): Draft => ({ values: {}, rows: {}, otherPlate: false })
 
-type Input = Record<string, unknown>
+export type Input = Record<string, unknown>
+/** Whether a member is asked of an item as it stands; what isn't is not sent. */
+export type Applies = (list: string, item: Input, member: string) => boolean
 
-/** The member that names an item of a list. */
-export const keyOf = (field: FieldView): string => (field.fields.some((f) => f.name === 'id') ? 'id' : 'name')
+/** The member that names an item of a list; none where items go by their place. */
+export const keyOf = (field: FieldView): string =>
+  ['id', 'name'].find((key) => field.fields.some((f) => f.name === key && f.need === 'structural')) ?? ''
 
 export const isTyped = (value: Entered): boolean =>
   typeof value === 'object'
@@ -27,6 +33,26 @@ export const isTyped = (value: Entered): boolean =>
     : value !== undefined && value !== ''
 
 export const isPristine = (draft: Draft): boolean => !Object.values(draft.values).some(isTyped)
+
+/** The fields of a check with the members of its objects, each by its path; an object stands before its members. */
+export function leavesOf(fields: FieldView[], prefix = ''): { path: string; field: FieldView }[] {
+  return fields.flatMap((field) => [
+    { path: prefix + field.name, field },
+    ...(field.type === 'group' ? leavesOf(field.fields, `${prefix}${field.name}.`) : []),
+  ])
+}
+
+/** What stands at a path of an input, items by their name. */
+export function valueAt(input: unknown, path: string): unknown {
+  let at: unknown = input
+  for (const part of path.split('.')) {
+    if (typeof at !== 'object' || at === null) return undefined
+    at = Array.isArray(at)
+      ? at.find((item: Input, i) => item.id === part || item.name === part || String(i) === part)
+      : (at as Input)[part]
+  }
+  return at
+}
 
 /** What goes to the server for one field; undefined for nothing. */
 export function wireOf(field: FieldView, entered: Entered): unknown {
@@ -39,7 +65,10 @@ export function wireOf(field: FieldView, entered: Entered): unknown {
   }
   if (typeof entered !== 'string') return entered
   const text = entered.trim()
-  return field.type === 'texts' || field.type === 'numbers' ? text.split(/\s*[,;]\s*/).filter(Boolean) : text
+  if (field.type !== 'texts' && field.type !== 'numbers') return text
+  const parts = text.split(/\s*[,;]\s*/).filter(Boolean)
+  const isBare = field.type === 'numbers' && field.kind === ''
+  return isBare ? parts.map((one) => (Number.isFinite(Number(one)) ? Number(one) : one)) : parts
 }
 
 /** What stands in the control for a value of an input. */
@@ -47,7 +76,7 @@ export function enteredOf(field: FieldView, value: unknown): Entered {
   if (field.type === 'quantity') {
     if (typeof value === 'object' && value !== null && field.orFlag !== '' && field.orFlag in value)
       return { text: '', unit: '', flag: true }
-    return fromWire(value)
+    return field.options.length > 0 && typeof value === 'string' ? value : fromWire(value)
   }
   if (field.type === 'number' || field.type === 'count')
     return value === undefined || value === null ? undefined : { text: String(value), unit: '' }
@@ -58,68 +87,115 @@ export function enteredOf(field: FieldView, value: unknown): Entered {
 }
 
 const items = (value: unknown): Input[] => (Array.isArray(value) ? (value as Input[]) : [])
+const object = (value: unknown): Input | undefined =>
+  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Input) : undefined
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 /** The keys of a table's rows: those the sheet and the record know, those of a walked list, those added by hand. */
 export function keysOf(check: CheckView, field: FieldView, prefill: Input, draft: Draft): string[] {
-  const known = items(prefill[field.name]).map((item) => String(item[keyOf(field)]))
-  const listed = keyOf(field) === 'id' ? check.items.map((item) => item.id) : []
+  const key = keyOf(field)
+  const known = key === '' ? [] : items(prefill[field.name]).map((item) => String(item[key]))
+  const listed = key === 'id' ? check.items.map((item) => item.id) : []
   return [...known, ...listed, ...(draft.rows[field.name] ?? [])]
 }
 
 const isAdded = (key: string): boolean => key.startsWith('+')
 
-/** What goes to the server: what is known, and over it what was typed. */
-export function inputOf(check: CheckView, prefill: Input, draft: Draft, fixed: Input = {}): Input {
-  const input: Input = { ...prefill }
-  for (const field of check.fields) {
-    if (field.brought) continue
-    if (field.type !== 'items') {
-      const value = wireOf(field, draft.values[field.name])
+/** The rows of a table that are sent, in their order: those that are known and those in which something stands. */
+function rowsOf(
+  check: CheckView,
+  field: FieldView,
+  prefill: Input,
+  draft: Draft,
+  applies: Applies,
+): { key: string; item: Input }[] {
+  const name = keyOf(field)
+  return keysOf(check, field, prefill, draft).flatMap((key) => {
+    const known =
+      name === '' ? undefined : items(prefill[field.name]).find((one) => String(one[name]) === key)
+    const typed: Input = {}
+    for (const member of field.fields) {
+      const value = member.brought
+        ? undefined
+        : wireOf(member, draft.values[`${field.name}.${key}.${member.name}`])
+      if (value !== undefined) typed[member.name] = value
+    }
+    if (known === undefined && Object.keys(typed).length === 0) return []
+    const item = { ...known, ...(isAdded(key) ? {} : { [name]: key }), ...typed }
+    const asked = Object.entries(item).filter(([member]) => applies(field.name, item, member))
+    return [{ key, item: Object.fromEntries(asked) }]
+  })
+}
+
+/** The members of an object: what is known, and over it what was typed. */
+function objectOf(fields: FieldView[], known: Input, draft: Draft, prefix: string): Input {
+  const input: Input = { ...known }
+  for (const field of fields) {
+    if (field.brought || field.type === 'items') continue
+    const path = prefix + field.name
+    if (field.type !== 'group') {
+      const value = wireOf(field, draft.values[path])
       if (value !== undefined) input[field.name] = value
       continue
     }
-    const list = keysOf(check, field, prefill, draft).flatMap((key) => {
-      const known = items(prefill[field.name]).find((item) => String(item[keyOf(field)]) === key)
-      const typed: Input = {}
-      for (const member of field.fields) {
-        const value = member.brought
-          ? undefined
-          : wireOf(member, draft.values[`${field.name}.${key}.${member.name}`])
-        if (value !== undefined) typed[member.name] = value
-      }
-      if (known === undefined && Object.keys(typed).length === 0) return []
-      return [{ ...known, ...(isAdded(key) ? {} : { [keyOf(field)]: key }), ...typed }]
-    })
+    const before = object(known[field.name])
+    const inner = objectOf(field.fields, before ?? {}, draft, `${path}.`)
+    delete input[field.name]
+    // An object may say something by being there, such as an adapter at hand.
+    const isThere = draft.values[path] === true || before !== undefined || Object.keys(inner).length > 0
+    if (draft.values[path] !== false && isThere) input[field.name] = inner
+  }
+  return input
+}
+
+/** What goes to the server: what is known, and over it what was typed. */
+export function inputOf(
+  check: CheckView,
+  prefill: Input,
+  draft: Draft,
+  fixed: Input = {},
+  applies: Applies = () => true,
+): Input {
+  const input = objectOf(check.fields, prefill, draft, '')
+  for (const field of check.fields.filter((f) => f.type === 'items' && !f.brought)) {
+    const list = rowsOf(check, field, prefill, draft, applies).map((row) => row.item)
     if (list.length > 0) input[field.name] = list
   }
   return { ...input, ...fixed }
 }
 
 /** The place of a row among those that are sent, as the server names it; -1 when it is not sent. */
-export function sentAt(input: Input, field: FieldView, key: string, draft: Draft): number {
-  const name = isAdded(key) ? draft.values[`${field.name}.${key}.${keyOf(field)}`] : key
-  return items(input[field.name]).findIndex((item) => item[keyOf(field)] === name)
+export function sentAt(
+  check: CheckView,
+  field: FieldView,
+  prefill: Input,
+  key: string,
+  draft: Draft,
+): number {
+  return rowsOf(check, field, prefill, draft, () => true).findIndex((row) => row.key === key)
 }
 
 /** A recorded input as a draft again, to be corrected. */
 export function draftOf(check: CheckView, prefill: Input, input: Input): Draft {
   const draft = freshDraft()
-  for (const field of check.fields) {
+  for (const { path, field } of leavesOf(check.fields)) {
     if (field.brought) continue
-    if (field.type !== 'items') {
-      if (JSON.stringify(input[field.name]) !== JSON.stringify(prefill[field.name]))
-        draft.values[field.name] = enteredOf(field, input[field.name])
-      continue
-    }
+    const [now, before] = [valueAt(input, path), valueAt(prefill, path)]
+    if (field.type === 'group') {
+      if (object(now) !== undefined && object(before) === undefined) draft.values[path] = true
+    } else if (field.type !== 'items' && !same(now, before)) draft.values[path] = enteredOf(field, now)
+  }
+  for (const field of check.fields.filter((f) => f.type === 'items' && !f.brought)) {
+    const name = keyOf(field)
     const known = keysOf(check, field, prefill, draft)
     items(input[field.name]).forEach((item, i) => {
-      const own = String(item[keyOf(field)])
+      const own = name === '' ? '' : String(item[name])
       const key = known.includes(own) ? own : `+${i + 1}`
       if (key !== own) (draft.rows[field.name] ??= []).push(key)
-      const before = items(prefill[field.name]).find((one) => String(one[keyOf(field)]) === own)
+      const before = items(prefill[field.name]).find((one) => name !== '' && String(one[name]) === own)
       for (const member of field.fields) {
-        const isKey = member.name === keyOf(field) && key === own
-        const isKnown = JSON.stringify(item[member.name]) === JSON.stringify(before?.[member.name])
+        const isKey = member.name === name && key === own
+        const isKnown = same(item[member.name], before?.[member.name])
         if (!isKey && !member.brought && (before === undefined || !isKnown))
           draft.values[`${field.name}.${key}.${member.name}`] = enteredOf(member, item[member.name])
       }

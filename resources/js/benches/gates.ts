@@ -1,12 +1,16 @@
 import { acid, insulation, windings } from './compressor/compressor'
+import { float, trap } from './condensate/condensate'
 import { owner, pipe, prestart, set } from './list/lists'
+import { bulb, flares, insulating, lengths, oldPipe, purge } from './piping/piping'
 import { amps, legRoll } from './power/amps'
 import { circuit, oldCircuit, plate } from './power/circuit'
 import { control } from './power/control'
-import { lockout, oldLockout } from './power/lockout'
+import { lockout, oldLockout, unitLockout } from './power/lockout'
 import { rotation, wheel } from './power/rotation'
 import { loaded, oldSupply, sharedFeeder, supply, temporary } from './power/supply'
+import { account, cylinder, rebound, wayOut } from './refrigerant/refrigerant'
 import type { BenchSpec } from './spec'
+import { crane, curb, rigging, route, structure } from './survey/survey'
 
 /** A tab of a question: a bench of checks, or one of the few that are no check. */
 export type Tab = { id: string; spec?: BenchSpec }
@@ -17,10 +21,10 @@ const of = (spec: BenchSpec): Tab => ({ id: spec.id, spec })
 
 /** Which benches a question shows, in the order they are worked. */
 export const GATES: Record<number, Tab[]> = {
-  1: [of(oldSupply), of(oldCircuit), NOTE],
-  2: [of(oldLockout), of(acid), NOTE],
-  3: [of(set), NOTE],
-  4: [of(pipe), NOTE],
+  1: [of(curb), of(crane), of(rigging), of(structure), of(route), of(oldSupply), of(oldCircuit), NOTE],
+  2: [of(oldLockout), of(unitLockout), of(wayOut), of(rebound), of(cylinder), of(account), of(acid), NOTE],
+  3: [of(set), of(trap), NOTE],
+  4: [of(oldPipe), of(purge), of(flares), of(bulb), of(lengths), of(insulating), of(pipe), NOTE],
   7: [
     of(supply),
     of(rotation),
@@ -35,6 +39,7 @@ export const GATES: Record<number, Tab[]> = {
     NOTE,
   ],
   8: [of(prestart), { id: 'start' }, of(loaded), of(wheel), of(amps), of(legRoll), NOTE],
+  10: [of(float), NOTE],
   12: [{ id: 'leave' }, of(owner), NOTE],
 }
 
@@ -48,6 +53,23 @@ export const SELDOM = [
   'insulation',
   'oldSupply',
   'oldCircuit',
+  'oldLockout',
+  'unitLockout',
+  'curb',
+  'crane',
+  'rigging',
+  'route',
+  'rebound',
+  'cylinder',
+  'account',
+  'acid',
+  'trap',
+  'oldPipe',
+  'flares',
+  'bulb',
+  'lengths',
+  'insulating',
+  'float',
 ]
 
 export const BENCHES: BenchSpec[] = Object.values(GATES).flatMap((tabs) =>
@@ -59,10 +81,15 @@ export const isAbout = (spec: BenchSpec, check: string, subject: string): boolea
     (part) => part.check === check && (part.subject === subject || subject.startsWith(`${part.subject}:`)),
   )
 
+/** Stands at two questions; it is corrected where it is at home. */
+const GUESTS = ['unitLockout']
+
 /** Where a recorded check is corrected. */
 export function tabOf(check: string, subject: string): { gate: number; tab: string } | null {
   for (const [gate, tabs] of Object.entries(GATES)) {
-    const tab = tabs.find((one) => one.spec !== undefined && isAbout(one.spec, check, subject))
+    const tab = tabs.find(
+      (one) => one.spec !== undefined && !GUESTS.includes(one.id) && isAbout(one.spec, check, subject),
+    )
     if (tab !== undefined) return { gate: Number(gate), tab: tab.id }
   }
   return null

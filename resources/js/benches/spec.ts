@@ -1,6 +1,6 @@
 import type { Component } from 'vue'
 import type { TapeEntry } from '@/api/client'
-import type { Draft } from './entered'
+import type { Applies, Draft } from './entered'
 
 /** What is known of an item of a table while it is filled: its sheet's figures and what was typed. */
 export type Item = Record<string, unknown>
@@ -12,7 +12,8 @@ export type Column = { field: string; when?: (item: Item, context: Context) => b
 /** A row has a meaning and no layout of its own. */
 export type Row =
   | { row: 'figure'; field: string }
-  | { row: 'grid'; fields: string[]; columns: 2 | 3 }
+  | { row: 'grid'; fields: string[]; columns: 2 | 3 | 4; title?: string }
+  | { row: 'optional'; group: string }
   | { row: 'words'; field: string; from?: string }
   | {
       row: 'table'
@@ -20,6 +21,10 @@ export type Row =
       columns: Column[]
       facts: string[]
       grows: boolean
+      /** One row stands there to be filled. */
+      starts: boolean
+      /** What is not asked of an item is not sent with it. */
+      strict: boolean
       of?: (item: Item) => boolean
     }
   | { row: 'walked' }
@@ -50,19 +55,36 @@ export type BenchSpec = {
 
 export const figure = (field: string): Row => ({ row: 'figure', field })
 export const grid = (fields: string[], columns: 2 | 3 = 3): Row => ({ row: 'grid', fields, columns })
+/** Measures of one thing under its name: `measures('curb_outside', 'length', 'width')`. */
+export const measures = (title: string, ...members: string[]): Row => ({
+  row: 'grid',
+  fields: members.map((one) => `${title}.${one}`),
+  columns: members.length > 3 ? 4 : members.length > 2 ? 3 : 2,
+  title,
+})
+/** What may be there or not, with members of its own. */
+export const optional = (group: string): Row => ({ row: 'optional', group })
 export const words = (field: string, from?: string): Row =>
   from === undefined ? { row: 'words', field } : { row: 'words', field, from }
 export const walked = (): Row => ({ row: 'walked' })
 export const table = (
   list: string,
   columns: (string | Column)[],
-  more: { facts?: string[]; grows?: boolean; of?: (item: Item) => boolean } = {},
+  more: {
+    facts?: string[]
+    grows?: boolean
+    starts?: boolean
+    strict?: boolean
+    of?: (item: Item) => boolean
+  } = {},
 ): Row => ({
   row: 'table',
   list,
   columns: columns.map((one) => (typeof one === 'string' ? { field: one } : one)),
   facts: more.facts ?? [],
   grows: more.grows ?? false,
+  starts: more.starts ?? false,
+  strict: more.strict ?? false,
   ...(more.of === undefined ? {} : { of: more.of }),
 })
 
@@ -71,10 +93,20 @@ export function named(spec: BenchSpec): Set<string> {
   return new Set(
     spec.rows.flatMap((row) => {
       if (row.row === 'grid') return row.fields
+      if (row.row === 'optional') return [row.group]
       if (row.row === 'table') return [row.list, ...row.columns.map((c) => `${row.list}.${c.field}`)]
       return row.row === 'walked' ? ['items', 'items.answer', 'items.reason'] : [row.field]
     }),
   )
+}
+
+/** What the spec asks of an item as it stands: columns that don't apply are not sent with it. */
+export function appliesIn(spec: BenchSpec, context: Context): Applies {
+  return (list, item, member) => {
+    const row = spec.rows.find((one) => one.row === 'table' && one.list === list)
+    if (row?.row !== 'table' || !row.strict) return true
+    return row.columns.find((c) => c.field === member)?.when?.(item, context) !== false
+  }
 }
 
 /** Only one bench stands for each tab and subject. */

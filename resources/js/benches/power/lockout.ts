@@ -19,6 +19,9 @@ export const lockout: BenchSpec = {
   ],
 }
 
+/** The same where the unit stays and its old compressor goes. */
+export const unitLockout: BenchSpec = { ...lockout, id: 'unitLockout' }
+
 /** The same at the old disconnect. */
 export const oldLockout: BenchSpec = {
   ...lockout,

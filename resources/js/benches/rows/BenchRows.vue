@@ -3,16 +3,17 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
 import { fieldOf, fromSheet, useBench } from '../bench'
-import { isTyped } from '../entered'
+import { isTyped, leavesOf } from '../entered'
 import { named, type Row } from '../spec'
 import FieldCell from './FieldCell.vue'
+import OptionalRow from './OptionalRow.vue'
 import SheetRow from './SheetRow.vue'
 import TableRow from './TableRow.vue'
 import WalkedRow from './WalkedRow.vue'
 
 /** The rows of a bench in their order; what the sheet fills folded to a sentence, what is seldom needed behind a press. */
 const bench = useBench()
-const { t } = useI18n()
+const { t, te } = useI18n()
 const sheet = fromSheet(bench)
 const isFolded = (name: string) =>
   !bench.draft.value.otherPlate &&
@@ -36,35 +37,48 @@ const open = computed(() => sheet.value.filter((f) => !isFolded(f.name) && !name
 /** Fields nobody placed: there, and out of the way. */
 const rest = computed(() =>
   bench.checks.value
-    .flatMap((check) => check.fields)
+    .flatMap((check) => leavesOf(check.fields))
     .filter(
-      (f, i, all) =>
+      ({ path, field: f }, i, all) =>
         !f.brought &&
-        f.type !== 'items' &&
-        !named(bench.spec).has(f.name) &&
-        !fixed.value.has(f.name) &&
-        !sheet.value.some((s) => s.name === f.name) &&
-        all.findIndex((one) => one.name === f.name) === i,
+        !['items', 'group'].includes(f.type) &&
+        !placed(path) &&
+        !sheet.value.some((s) => s.name === path) &&
+        all.findIndex((one) => one.path === path) === i,
     ),
 )
+/** It stands in a row of its own, or with the object it is a member of. */
+const placed = (path: string): boolean =>
+  path
+    .split('.')
+    .some((_, i, all) =>
+      [named(bench.spec), fixed.value].some((set) => set.has(all.slice(0, i + 1).join('.'))),
+    )
 const fixed = computed(
   () =>
     new Set(bench.spec.parts.flatMap((part) => [...Object.keys(part.fixed ?? {}), ...(part.without ?? [])])),
 )
 const more = ref(false)
 /** What is asked for as it stands, or was typed, is not hidden. */
-const wanted = (f: FieldView) => bench.missing.value.has(f.name) || isTyped(bench.draft.value.values[f.name])
+const wanted = ({ path }: { path: string }) =>
+  bench.missing.value.has(path) || isTyped(bench.draft.value.values[path])
 /** What was in sight once stays: a box doesn't vanish from under the finger because the verdict says something else first. */
 const seen = ref(new Set<string>())
 watch(
-  () => rest.value.filter(wanted).map((f) => f.name),
+  () => rest.value.filter(wanted).map((f) => f.path),
   (names) => names.forEach((name) => seen.value.add(name)),
   { immediate: true },
 )
 const shownRest = computed(() =>
-  more.value ? rest.value : rest.value.filter((f) => wanted(f) || seen.value.has(f.name)),
+  more.value ? rest.value : rest.value.filter((f) => wanted(f) || seen.value.has(f.path)),
 )
 const hidden = computed(() => rest.value.filter((f) => !shownRest.value.includes(f)))
+
+/** What a measure of a thing is called where the thing stands above it. */
+function side(path: string): string {
+  const name = path.slice(path.lastIndexOf('.') + 1)
+  return te(`measure.${name}`) ? t(`measure.${name as 'x'}`) : (field(path)?.label ?? '')
+}
 
 /** Words to press that the sheet knows, such as the taps of a transformer. */
 function known(row: Extract<Row, { row: 'words' }>): { value: string; text: string }[] | undefined {
@@ -87,26 +101,29 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
           :choices="row.row === 'words' ? known(row) : undefined"
         />
       </template>
-      <div v-else-if="row.row === 'grid'" class="grid" :class="`by${row.columns}`">
+      <fieldset v-else-if="row.row === 'grid'" class="grid" :class="`by${row.columns}`">
+        <legend v-if="row.title">{{ field(row.title)?.label }}</legend>
         <FieldCell
           v-for="name in row.fields.filter((one) => field(one))"
           :key="name"
           :field="field(name)!"
           :at="name"
+          :label="row.title ? side(name) : undefined"
           :series="row.fields"
           compact
         />
-      </div>
+      </fieldset>
+      <OptionalRow v-else-if="row.row === 'optional'" :group="row.group" />
       <TableRow v-else-if="row.row === 'table'" :of="row" />
       <WalkedRow v-else />
     </template>
-    <FieldCell v-for="f in shownRest" :key="f.name" :field="f" :at="f.name" />
+    <FieldCell v-for="one in shownRest" :key="one.path" :field="one.field" :at="one.path" />
     <button v-if="hidden.length > 0" type="button" class="more" @click="more = true">
       {{
         t('bench.more', {
           what: hidden
             .slice(0, 3)
-            .map((f) => f.label.toLowerCase())
+            .map((one) => one.field.label.toLowerCase())
             .join(', '),
         })
       }}
@@ -120,6 +137,21 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
   gap: 4px 8px;
   padding: 4px 0 6px;
   border-bottom: 1px solid var(--rule);
+}
+fieldset {
+  margin: 0;
+  padding: 0;
+  border: 0;
+  min-width: 0;
+}
+legend {
+  grid-column: 1 / -1;
+  padding: 4px 0 0;
+  font-size: 16px;
+  line-height: 1.2;
+}
+.by4 {
+  grid-template-columns: repeat(4, minmax(0, 1fr));
 }
 .by3 {
   grid-template-columns: repeat(3, minmax(0, 1fr));

@@ -8,7 +8,7 @@ import { short } from '@/drawings/figures'
 import { firstUnit, type Typed } from '@/lib/reading'
 import { useSession } from '@/stores/session'
 import { useBench } from '../bench'
-import { enteredOf, fillFrom, type Entered } from '../entered'
+import { enteredOf, fillFrom, valueAt, type Entered } from '../entered'
 
 /** The control of one field: a figure, words to press, a text, by what the check says of it. */
 const props = defineProps<{
@@ -29,14 +29,7 @@ const id = useId()
 const SHOWN_AS_BUTTONS = 6
 const SHORT = 12
 /** What the sheet, the record or the person already gives stands in its box, pale, until another is typed. */
-const given = computed<unknown>(() => {
-  const [list = '', key = '', member = ''] = props.at.split('.')
-  if (member === '') return bench.prefill.value[props.at]
-  const items = bench.prefill.value[list]
-  return (Array.isArray(items) ? (items as Record<string, unknown>[]) : []).find((one) => one.name === key)?.[
-    member
-  ]
-})
+const given = computed<unknown>(() => valueAt(bench.prefill.value, props.at))
 /** What was worked out, such as an average, is shown as a person would say it; what was typed stays as typed. */
 const worked = (value: unknown) => typeof value === 'object'
 const known = computed(() => {
@@ -74,7 +67,12 @@ const knownWord = computed(() => {
   const entered = enteredOf(props.field, given.value)
   return typeof entered === 'object' ? undefined : entered
 })
-const isFigure = computed(() => ['quantity', 'number', 'count'].includes(props.field.type))
+/** A quantity of which there are a few only, such as a tube's size, is chosen. */
+const isFigure = computed(
+  () =>
+    ['number', 'count'].includes(props.field.type) ||
+    (props.field.type === 'quantity' && props.field.options.length === 0),
+)
 const options = computed(() => {
   if (props.choices !== undefined) return props.choices
   if (props.field.type === 'flag')
@@ -82,6 +80,7 @@ const options = computed(() => {
       { value: true, text: t('bench.yes') },
       { value: false, text: t('bench.no') },
     ]
+  if (props.field.type === 'numbers') return []
   return props.field.options.map((one, i) => ({
     value: one,
     text: props.field.optionWords[i] ?? String(one),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
 import { useBench } from '../bench'
@@ -14,6 +14,9 @@ const { t } = useI18n()
 const check = computed(() => bench.checks.value.find((c) => c.fields.some((f) => f.name === props.of.list)))
 const list = computed(() => check.value?.fields.find((f) => f.name === props.of.list))
 const key = computed(() => (list.value === undefined ? 'name' : keyOf(list.value)))
+onMounted(() => {
+  if (props.of.starts && keys.value.length === 0) add()
+})
 const keys = computed(() =>
   check.value === undefined || list.value === undefined
     ? []
@@ -25,7 +28,21 @@ function itemOf(name: string): Item {
   const found = (Array.isArray(known) ? (known as Item[]) : []).find(
     (item) => String(item[key.value]) === name,
   )
-  return { ...found, ...(bench.context.value.items[props.of.list] ?? []).find((i) => i[key.value] === name) }
+  return {
+    ...found,
+    ...(bench.context.value.items[props.of.list] ?? []).find((i) => i[key.value] === name),
+    ...typedOf(name),
+  }
+}
+/** What is pressed in the row itself decides what else it is asked. */
+function typedOf(name: string): Item {
+  const words = (list.value?.fields ?? []).filter((f) => f.type === 'word')
+  return Object.fromEntries(
+    words.flatMap((f) => {
+      const pressed = bench.draft.value.values[at(name, f.name)]
+      return pressed === undefined ? [] : [[f.name, pressed]]
+    }),
+  )
 }
 const shown = computed(() =>
   keys.value.filter((name) => added(name) || props.of.of?.(itemOf(name)) !== false),
@@ -43,7 +60,7 @@ function columnsOf(name: string): { column: Column; field: FieldView }[] {
   const item = itemOf(name)
   const columns = added(name)
     ? [
-        { field: key.value },
+        ...(key.value === '' ? [] : [{ field: key.value }]),
         ...(list.value?.fields ?? [])
           .filter(
             (f) =>
@@ -120,6 +137,7 @@ const isUsed = (name: string) =>
     >
       <p class="name">
         <template v-if="!added(name)">{{ name }}</template>
+        <template v-else-if="key === ''">{{ shown.indexOf(name) + 1 }}</template>
         <small v-if="factsOf(name)">{{ factsOf(name) }}</small>
         <button v-if="added(name)" type="button" class="less" @click="take(name)">
           {{ t(isUsed(name) ? 'bench.takeRow' : 'bench.dropRow') }}

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { scaleLinear } from 'd3-scale'
+import { computed } from 'vue'
+import type { Drawing } from '@/api/client'
+import { shownUnit } from '@/lib/reading'
+import { short } from './figures'
+
+/** Readings over time, with the lines they are held against; what came before the last start is drawn pale. */
+const props = defineProps<{ drawing: Extract<Drawing, { shape: 'curve' }> }>()
+const WIDTH = 420
+const HEIGHT = 260
+const LEFT = 46
+const FOOT = 34
+const TOP = 16
+const values = computed(() => [
+  ...props.drawing.points.map((p) => p[1]),
+  ...props.drawing.lines.map((one) => one.value),
+])
+const x = computed(() =>
+  scaleLinear()
+    .domain([0, Math.max(6, ...props.drawing.points.map((p) => p[0]))])
+    .range([LEFT, WIDTH - 12])
+    .nice(),
+)
+const y = computed(() => {
+  const [low, high] = [Math.min(0, ...values.value), Math.max(0, ...values.value)]
+  const room = (high - low) * 0.1
+  return scaleLinear()
+    .domain([low - room, high + room])
+    .range([HEIGHT - FOOT, TOP])
+})
+const draw = (points: [number, number][]) =>
+  points.length === 0 ? '' : `M${points.map((p) => `${x.value(p[0])} ${y.value(p[1])}`).join(' L')}`
+const counted = computed(() => draw(props.drawing.points.slice(props.drawing.from)))
+const before = computed(() => draw(props.drawing.points.slice(0, props.drawing.from + 1)))
+const unit = computed(() => shownUnit(props.drawing.unit))
+const last = computed(() => props.drawing.points.at(-1))
+const told = computed(() =>
+  props.drawing.points.map((p) => `${short(p[0])} min ${short(p[1])} ${unit.value}`).join(', '),
+)
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="curve" role="img" :aria-label="told">
+    <line :x1="LEFT" :x2="WIDTH - 12" :y1="y(0)" :y2="y(0)" class="zero" />
+    <text v-for="tick in x.ticks(5)" :key="tick" :x="x(tick)" :y="HEIGHT - 12" text-anchor="middle">
+      {{ tick }}
+    </text>
+    <text :x="WIDTH - 12" :y="HEIGHT - 26" text-anchor="end" class="unit">min</text>
+    <text v-for="tick in y.ticks(5)" :key="`y${tick}`" :x="LEFT - 7" :y="y(tick) + 5" text-anchor="end">
+      {{ short(tick, 2) }}
+    </text>
+    <g v-for="one in drawing.lines" :key="one.name" :class="one.is">
+      <line :x1="LEFT" :x2="WIDTH - 12" :y1="y(one.value)" :y2="y(one.value)" class="limit" />
+      <text :x="WIDTH - 14" :y="y(one.value) - 5" text-anchor="end" class="word">
+        {{ one.name }} {{ short(one.value, 2) }} {{ unit }}
+      </text>
+    </g>
+    <path :d="before" class="before" />
+    <path :d="counted" class="read" />
+    <circle
+      v-for="(p, i) in drawing.points"
+      :key="i"
+      :cx="x(p[0])"
+      :cy="y(p[1])"
+      r="4"
+      :class="{ before: i < drawing.from }"
+    />
+    <text v-if="last" :x="x(last[0])" :y="y(last[1]) - 10" text-anchor="middle" class="fig">
+      {{ short(last[1], 2) }}
+    </text>
+  </svg>
+</template>
+
+<style scoped>
+.curve {
+  display: block;
+  width: 100%;
+}
+text {
+  font-size: 13px;
+  fill: var(--iron-soft);
+}
+.fig {
+  font: 600 20px/1 var(--figures);
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4px;
+}
+.zero {
+  stroke: var(--rule);
+}
+.limit {
+  stroke: var(--iron-soft);
+  stroke-dasharray: 5 4;
+}
+.stop .limit {
+  stroke: var(--stop);
+  stroke-width: 2;
+}
+.stop .word {
+  fill: var(--stop);
+}
+.read {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 3;
+}
+path.before {
+  fill: none;
+  stroke: var(--rule);
+  stroke-width: 2;
+}
+circle {
+  fill: var(--ink);
+}
+circle.before {
+  fill: var(--rule);
+}
+</style>

@@ -105,10 +105,17 @@ final class SceneDrawing
         }
         $points = self::points($one);
         [$xs, $ys] = [array_column($points, 0), array_column($points, 1)];
-        $isOpen = in_array($one['is'] ?? '', ['hole', 'pale', 'wall', 'pipe'], true);
-        [$x, $y] = $this->at([(min($xs ?: [0.0]) + max($xs ?: [0.0])) / 2, $isOpen ? max($ys ?: [0.0]) : (min($ys ?: [0.0]) + max($ys ?: [0.0])) / 2]);
+        [$low, $high] = [min($ys ?: [0.0]), max($ys ?: [0.0])];
+        [$level, $off] = match ($one['at'] ?? 'middle') {
+            'top' => [$high, 12],
+            'bottom' => [$low, -5],
+            'above' => [$high, -5],
+            'below' => [$low, 12],
+            default => [($low + $high) / 2, 4],
+        };
+        [$x, $y] = $this->at([(min($xs ?: [0.0]) + max($xs ?: [0.0])) / 2, $level]);
 
-        return $this->text($x, $y + ($isOpen ? 12 : 4), $name, 10, self::SOFT);
+        return $this->text($x, $y + $off, $name, 10, self::SOFT);
     }
 
     /** @param array<string, mixed> $dim */

@@ -122,14 +122,14 @@ final class Trap implements Check, Draws
         $wide = max(4 * $inch, 0.6 * ($drop + $seal));
         $foot = -$drop - $seal;
         $scene = Scene::section(true)
-            ->box('pan', -1.6 * $wide, -0.5 * $inch, 1.6 * $wide, 1.5 * $inch, 'pan', 'over')
+            ->box('pan', -1.6 * $wide, -0.5 * $inch, 1.6 * $wide, 1.5 * $inch, 'pan', 'over', 'above')
             ->body('pipe', [[0, 0], [0.4 * $wide, 0], [0.4 * $wide, $foot], [$wide, $foot], [$wide, -$drop], [2 * $wide, -$drop]], '', 'pipe', false);
         $pull = ($in->in('static_at_pan', 'inH2O') ?? 0.0) * $inch;
         $isPrimed = $in->flag('primed');
         if ($isPrimed) {
             // The blower lifts the water on the pan's side by half its suction and lowers it by half on the other.
             $level = -$drop - max(0.0, -$pull / 2);
-            $scene->body('water', [[0.4 * $wide, max($foot, min(0.0, $level - $pull))], [0.4 * $wide, $foot], [$wide, $foot], [$wide, max($foot, $level)]], 'water', 'water', false);
+            $scene->body('water', [[0.4 * $wide, max($foot, min(0.0, $level - $pull))], [0.4 * $wide, $foot], [$wide, $foot], [$wide, max($foot, $level)]], '', 'water', false);
         }
 
         return $scene

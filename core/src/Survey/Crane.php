@@ -151,7 +151,7 @@ final class Crane implements Check, Draws, DrawsOnRecord
         $scene = Scene::section(false)
             ->body('ground', [[-0.45 * $edge - 4, 0], [$edge, 0]], '', 'wall', false)
             ->body('building', [[$edge, 0], [$edge, $wall], [$edge + 0.3, $wall], [$edge + 0.3, $roof], [$edge + $deep, $roof], [$edge + $deep, 0]], 'building', 'ground')
-            ->box('crane', -2.2, 0, 4.4, 1.5, 'crane', 'over')
+            ->box('crane', -2.2, 0, 4.4, 1.5, 'crane', 'over', 'above')
             ->dim([$edge + $deep, 0], [$edge + $deep, $roof], 1.2, $roof, 'roof_height')
             ->dim([0, 0], [$edge, 0], -2.0, $edge, 'edge_distance')
             ->handle('crane', [0, 0.75], '-edge_distance')
@@ -163,7 +163,7 @@ final class Crane implements Check, Draws, DrawsOnRecord
         $long = $in->maybe('unit_length') ?? 1.6 * $height;
         $place = $edge + $setback;
         $foot = $roof + $in->number('set_height') + $in->number('adapter_height');
-        $scene->box('unit', $place - $long / 2, $foot, $long, $height, 'unit', 'over')
+        $scene->box('unit', $place - $long / 2, $foot, $long, $height, 'unit', 'over', 'below')
             ->dim([$edge, $roof], [$place, $roof], -1.2, $setback, 'setback')
             ->handle('unit', [$place, $foot + $height / 2], 'setback');
         $needed = $values['boom_needed'] ?? null;
@@ -183,7 +183,7 @@ final class Crane implements Check, Draws, DrawsOnRecord
         $under = $pivot + ($edge - $start) * ($tip[1] - $pivot) / $run - $half;
 
         return $scene
-            ->body('boom', [[$start, $pivot + $half], $tip, [$tip[0], $tip[1] - $half], [$start, $pivot - $half]], 'boom', $hits || $hitsLoad ? 'stop' : 'plain')
+            ->body('boom', [[$start, $pivot + $half], $tip, [$tip[0], $tip[1] - $half], [$start, $pivot - $half]], '', $hits || $hitsLoad ? 'stop' : 'plain')
             ->body('line', [$tip, [$tip[0], $hook]], '', 'wall', false)
             ->body('slings', [[$place - $long / 2, $foot + $height], [$place, $hook], [$place + $long / 2, $foot + $height]], '', 'wall', false)
             ->dim([0, 0], [$lift['radius'], 0], -4.2, $lift['radius'])

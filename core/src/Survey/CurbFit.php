@@ -135,16 +135,21 @@ final class CurbFit implements Check, Draws
     public static function drawing(Input $in, array $values): array
     {
         $curb = $in->group('curb_outside');
-        if ($curb === null || ! $curb->all('length', 'width')) {
+        // Until the curb is measured the base stands alone.
+        $outline = $curb?->all('length', 'width') === true ? $curb : $in->group('unit_base');
+        if ($outline === null || ! $outline->all('length', 'width')) {
             return [];
         }
-        [$length, $width] = [$curb->number('length'), $curb->number('width')];
+        [$length, $width] = [$outline->number('length'), $outline->number('width')];
         $gap = max($length, $width) / 14;
-        $scene = Scene::plan(true)->box('curb', 0, 0, $length, $width, 'curb');
-        $scene->dim([0, 0], [$length, 0], -2.4 * $gap, $length, 'curb_outside.length')
-            ->dim([0, 0], [0, $width], 2.4 * $gap, $width, 'curb_outside.width')
-            ->handle('', [$length, $width / 2], 'curb_outside.length')
-            ->handle('', [$length / 2, $width], '', 'curb_outside.width');
+        $scene = Scene::plan(true);
+        if ($outline === $curb) {
+            $scene->box('curb', 0, 0, $length, $width, 'curb', 'plain', 'bottom')
+                ->dim([0, 0], [$length, 0], -1.7 * $gap, $length, 'curb_outside.length')
+                ->dim([0, 0], [0, $width], 1.7 * $gap, $width, 'curb_outside.width')
+                ->handle('', [$length, $width / 2], 'curb_outside.length')
+                ->handle('', [$length / 2, $width], '', 'curb_outside.width');
+        }
         $base = $in->group('unit_base');
         $turned = $in->int('unit_rotation') === 180;
         $openings = $in->text('discharge') === 'down';
@@ -154,13 +159,11 @@ final class CurbFit implements Check, Draws
             [$x, $y] = [($length - $long) / 2, ($width - $wide) / 2];
             $allowed = $base->number('overhang_allowed');
             $is = fn (float $over): string => Limit::under($over, -self::SHORT) || Limit::over($over, $allowed) ? 'stop' : 'plain';
-            $scene->box('base', $x, $y, $long, $wide, 'unit_base', 'over')
-                ->dim([$x, $wide + $y], [$x + $long, $wide + $y], 2.4 * $gap, $long, 'unit_base.length')
-                ->dim([$x + $long, $y], [$x + $long, $y + $wide], -2.4 * $gap, $wide, 'unit_base.width')
+            $scene->box('base', $x, $y, $long, $wide, 'unit_base', 'over', 'top')
+                ->dim([$x, $wide + $y], [$x + $long, $wide + $y], 1.7 * $gap, $long, 'unit_base.length')
+                ->dim([$x + $long, $y], [$x + $long, $y + $wide], -1.7 * $gap, $wide, 'unit_base.width')
                 ->dim([$x, $width / 2], [0, $width / 2], 0.0, -$x, '', $is(-$x))
-                ->dim([$length / 2, $y], [$length / 2, 0], 0.0, -$y, '', $is(-$y))
-                ->handle('', [$x + $long, $y + $wide / 4], 'unit_base.length')
-                ->handle('', [$x + $long / 4, $y + $wide], '', 'unit_base.width');
+                ->dim([$length / 2, $y], [$length / 2, 0], 0.0, -$y, '', $is(-$y));
             self::drawOpenings($scene, $openings ? $in->group('unit_openings') : null, 'unit_openings', [$x, $y], [$long, $wide], $turned);
         }
 
@@ -180,10 +183,12 @@ final class CurbFit implements Check, Draws
                 continue;
             }
             [$x, $y, $length, $width] = [$at[0] + $rect[0], $at[1] + $rect[1], $rect[2], $rect[3]];
-            $sign = $turned ? '-' : '';
             $isCurb = $path === 'curb_openings';
-            $scene->box("$path.$pair", $x, $y, $length, $width, ($isCurb ? 'curb_' : 'unit_') . $pair, $isCurb ? 'hole' : 'cut')
-                ->handle("$path.$pair", [$x + ($isCurb ? 0.3 : 0.7) * $length, $y + $width / 2], "$sign$path.$pair.x", "$sign$path.$pair.y", [$opening->number('x'), $opening->number('y')]);
+            $scene->box("$path.$pair", $x, $y, $length, $width, ($isCurb ? 'curb_' : 'unit_') . $pair, $isCurb ? 'hole' : 'cut', $isCurb ? 'below' : 'above');
+            // The unit's openings are the submittal's; the curb's are what was measured.
+            if ($isCurb) {
+                $scene->handle("$path.$pair", [$x + $length / 2, $y + $width / 2], "$path.$pair.x", "$path.$pair.y", [$opening->number('x'), $opening->number('y')]);
+            }
         }
     }
 

@@ -124,8 +124,8 @@ final class Rigging implements Check, Draws
         [$length, $width] = [$points->number('length'), $points->number('width')];
         $gap = max($length, $width) / 10;
         $scene = Scene::plan(true)
-            ->box('points', 0, 0, $length, $width, 'lift_points', 'over')
-            ->box('middle', $length / 4, $width / 4, $length / 2, $width / 2, 'middle_half', 'pale')
+            ->box('points', 0, 0, $length, $width, 'lift_points', 'over', 'bottom')
+            ->box('middle', $length / 4, $width / 4, $length / 2, $width / 2, 'middle_half', 'pale', 'bottom')
             ->dim([0, 0], [$length, 0], -1.8 * $gap, $length, 'lift_points.length')
             ->dim([0, 0], [0, $width], 1.8 * $gap, $width, 'lift_points.width')
             ->handle('', [$length, $width / 2], 'lift_points.length')
@@ -135,7 +135,7 @@ final class Rigging implements Check, Draws
             [$x, $y] = [$cg->number('x'), $cg->number('y')];
             $r = $gap / 3;
             $out = Limit::under($x, 0.0) || Limit::over($x, $length) || Limit::under($y, 0.0) || Limit::over($y, $width);
-            $scene->body('cg', [[$x - $r, $y], [$x, $y + $r], [$x + $r, $y], [$x, $y - $r]], 'center_of_gravity', $out ? 'stop' : 'plain')
+            $scene->body('cg', [[$x - $r, $y], [$x, $y + $r], [$x + $r, $y], [$x, $y - $r]], 'center_of_gravity', $out ? 'stop' : 'plain', true, 'above')
                 ->dim([0, $y], [$x, $y], 0.0, $x, 'cg.x')
                 ->dim([$x, 0], [$x, $y], 0.0, $y, 'cg.y')
                 ->handle('cg', [$x, $y], 'cg.x', 'cg.y');

@@ -330,7 +330,7 @@ final class Route implements Check, Draws
         $foot = $fromAbove ? ($height - $h) / 2 : 0.0;
 
         return ($fromAbove ? Scene::plan(true) : Scene::section(true))
-            ->box('opening', 0, 0, $width, $height, 'opening', 'hole')
+            ->box('opening', 0, 0, $width, $height, 'opening', 'hole', 'top')
             ->box('item', $left, $foot, $w, $h, 'piece', $is === 'stop' ? 'stop' : 'over')
             ->dim([0, 0], [$width, 0], -1.6 * $gap, $width, "steps.$i.$measures[0]", $is)
             ->dim([0, 0], [0, $height], 1.6 * $gap, $height, "steps.$i.$measures[1]", $is)
@@ -368,7 +368,7 @@ final class Route implements Check, Draws
         $piece = [$foot, $head, [$head[0] + $wide * $s, $head[1] + $wide * $c], [$foot[0] + $wide * $s, $foot[1] + $wide * $c]];
 
         return Scene::plan(true)
-            ->body('walls', [[$reach, 0], [0, 0], [0, $reach]], 'corridor', 'wall', false)
+            ->body('walls', [[$reach, 0], [0, 0], [0, $reach]], '', 'wall', false)
             ->body('inner', [[$reach, $w1], [$w2, $w1], [$w2, $reach]], '', 'wall', false)
             ->body('item', $piece, 'piece', $is === 'stop' ? 'stop' : 'over')
             ->dim([0.9 * $reach, 0], [0.9 * $reach, $w1], 0, $w1, "steps.$i.$measures[0]", $is)

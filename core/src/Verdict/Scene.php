@@ -41,18 +41,19 @@ final class Scene
     /**
      * @param list<Point> $points
      * @param string      $word of the lexicon's group "drawn"; '' for none
-     * @param string      $is   plain, pale, stop, watch, ground
+     * @param string      $is   plain, pale, over, hole, cut, wall, pipe, water, ground, stop
+     * @param string      $at   where its name stands: middle, top or bottom within it, above or below it
      */
-    public function body(string $id, array $points, string $word = '', string $is = 'plain', bool $closed = true): self
+    public function body(string $id, array $points, string $word = '', string $is = 'plain', bool $closed = true, string $at = 'middle'): self
     {
-        $this->bodies[] = ['id' => $id, 'word' => $word, 'points' => $points, 'is' => $is, 'closed' => $closed];
+        $this->bodies[] = ['id' => $id, 'word' => $word, 'points' => $points, 'is' => $is, 'closed' => $closed, 'at' => $at];
 
         return $this;
     }
 
-    public function box(string $id, float $x, float $y, float $width, float $height, string $word = '', string $is = 'plain'): self
+    public function box(string $id, float $x, float $y, float $width, float $height, string $word = '', string $is = 'plain', string $at = 'middle'): self
     {
-        return $this->body($id, [[$x, $y], [$x + $width, $y], [$x + $width, $y + $height], [$x, $y + $height]], $word, $is);
+        return $this->body($id, [[$x, $y], [$x + $width, $y], [$x + $width, $y + $height], [$x, $y + $height]], $word, $is, true, $at);
     }
 
     /**

@@ -63,7 +63,14 @@ export type Drawing =
       view: 'plan' | 'section'
       /** Measures in inches or millimetres, not in feet or metres. */
       small: boolean
-      bodies: { id: string; name: string; points: [number, number][]; is: string; closed: boolean }[]
+      bodies: {
+        id: string
+        name: string
+        points: [number, number][]
+        is: string
+        closed: boolean
+        at: string
+      }[]
       dims: {
         from: [number, number]
         to: [number, number]

@@ -393,7 +393,14 @@ defineExpose({ record, correct })
         <NextLine :steps="steps" />
       </template>
     </div>
-    <div class="body" :class="{ list: spec.rows[0]?.row === 'walked', bare: spec.undrawn }">
+    <div
+      class="body"
+      :class="{
+        list: spec.rows[0]?.row === 'walked',
+        bare: spec.undrawn,
+        drawn: spec.scaled,
+      }"
+    >
       <div class="right">
         <ChoiceField
           v-if="aboutOptions.length > 1"
@@ -418,6 +425,7 @@ defineExpose({ record, correct })
           :fixed="past !== undefined || !mayRecord"
           @drag="drag"
         />
+        <p v-if="spec.scaled && (drawn?.shape ?? '') === ''" class="blank">{{ t('drawing.blank') }}</p>
         <FoldLine v-if="!past" :verdict="leads" />
       </div>
     </div>
@@ -469,6 +477,9 @@ defineExpose({ record, correct })
   overflow: auto;
   padding: 8px 2px 10px 0;
 }
+.body.drawn {
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+}
 .body.bare {
   grid-template-columns: minmax(0, 1fr);
 }
@@ -497,6 +508,15 @@ defineExpose({ record, correct })
 .left.past {
   opacity: 0.45;
   filter: grayscale(1);
+}
+.blank {
+  display: grid;
+  place-items: center;
+  min-height: 180px;
+  border: 2px dashed var(--rule);
+  text-align: center;
+  font-size: 15px;
+  color: var(--iron-soft);
 }
 .about {
   font: 600 20px/1.2 var(--figures);

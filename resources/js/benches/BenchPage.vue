@@ -9,7 +9,7 @@ import NoBench from './NoBench.vue'
 import OverrideDialog from './OverrideDialog.vue'
 import BenchFrame from './BenchFrame.vue'
 import { CORRECTING, type BenchHandle } from './correcting'
-import { GATES, isAbout, JOB, NOTE, SELDOM, type Tab } from './gates'
+import { GATES, GUESTS, isAbout, JOB, NOTE, SELDOM, type Tab } from './gates'
 
 /** One question: its words, its checks as tabs, and the bench of the one chosen. */
 const props = defineProps<{ gate: GateView }>()
@@ -48,14 +48,16 @@ const tabs = computed<Tab[]>(() => {
 /** A bench that is seldom needed stands where it is asked for, was used, or is opened by hand. */
 function isWanted(one: Tab): boolean {
   const spec = one.spec
-  if (spec === undefined || all.value) return true
+  if (spec === undefined || (all.value && !GUESTS.includes(one.id))) return true
   return (
     props.gate.missing.some((m) => isAbout(spec, m.check, m.subject)) ||
     (machine.view?.tape.some((e) => isAbout(spec, e.check, e.subject)) ?? false)
   )
 }
 const hasMore = computed(() =>
-  (GATES[props.gate.gate] ?? []).some((one) => SELDOM.includes(one.id) && !isWanted(one)),
+  (GATES[props.gate.gate] ?? []).some(
+    (one) => SELDOM.includes(one.id) && !GUESTS.includes(one.id) && !isWanted(one),
+  ),
 )
 const tab = ref(firstTab())
 const bench = ref<BenchHandle | null>(null)

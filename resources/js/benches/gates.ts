@@ -81,8 +81,8 @@ export const isAbout = (spec: BenchSpec, check: string, subject: string): boolea
     (part) => part.check === check && (part.subject === subject || subject.startsWith(`${part.subject}:`)),
   )
 
-/** Stands at two questions; it is corrected where it is at home. */
-const GUESTS = ['unitLockout']
+/** Stands at two questions: here only where it is asked, and it is corrected where it is at home. */
+export const GUESTS = ['unitLockout']
 
 /** Where a recorded check is corrected. */
 export function tabOf(check: string, subject: string): { gate: number; tab: string } | null {

@@ -47,6 +47,8 @@ export type BenchSpec = {
   explains?: string
   /** A sketch that is one of a kind; without one the verdict's own drawing is painted. */
   sketch?: Component
+  /** Its drawing is to scale, or a curve: it has half of the width, also before there is anything to be drawn. */
+  scaled?: boolean
   /** Nothing is drawn beside it: the rows have the whole width. */
   undrawn?: boolean
   /** What has to be told before it may be recorded, beside what the check itself wants told. */

@@ -7,7 +7,7 @@ import { short } from './figures'
 
 /** Readings over time, with the lines they are held against; what came before the last start is drawn pale. */
 const props = defineProps<{ drawing: Extract<Drawing, { shape: 'curve' }> }>()
-const WIDTH = 420
+const WIDTH = 360
 const HEIGHT = 260
 const LEFT = 46
 const FOOT = 34
@@ -52,7 +52,7 @@ const told = computed(() =>
     </text>
     <g v-for="one in drawing.lines" :key="one.name" :class="one.is">
       <line :x1="LEFT" :x2="WIDTH - 12" :y1="y(one.value)" :y2="y(one.value)" class="limit" />
-      <text :x="WIDTH - 14" :y="y(one.value) - 5" text-anchor="end" class="word">
+      <text :x="LEFT + 4" :y="y(one.value) - 5" class="word">
         {{ one.name }} {{ short(one.value, 2) }} {{ unit }}
       </text>
     </g>

@@ -22,10 +22,17 @@ const emit = defineEmits<{ drag: [path: string, metres: number] }>()
 const { t } = useI18n()
 const session = useSession()
 const id = useId()
-const WIDTH = 420
-const TALLEST = 400
+const WIDTH = 360
+const TALLEST = 380
 const MARGIN = 30
 const TICK = 5
+/** Where a body's name stands, and how far off in the drawing's own measure. */
+const NAMES: Record<string, (low: number, high: number) => [number, number]> = {
+  top: (_, high) => [high, 15],
+  bottom: (low) => [low, -6],
+  above: (_, high) => [high, -6],
+  below: (low) => [low, 15],
+}
 
 const bounds = computed(() => boundsOf(props.drawing))
 const scale = computed(() => {
@@ -48,12 +55,13 @@ const named = computed(() =>
     .map((body) => {
       const xs = body.points.map((p) => p[0])
       const ys = body.points.map((p) => p[1])
-      const isTop = ['hole', 'pale', 'wall', 'pipe'].includes(body.is)
+      const [low, high] = [Math.min(...ys), Math.max(...ys)]
+      const [level, off] = NAMES[body.at]?.(low, high) ?? [(low + high) / 2, 5]
       return {
         id: body.id,
         name: body.name,
         x: x((Math.min(...xs) + Math.max(...xs)) / 2),
-        y: isTop ? y(Math.max(...ys)) + 15 : y((Math.min(...ys) + Math.max(...ys)) / 2) + 5,
+        y: y(level) + off,
       }
     }),
 )
@@ -317,6 +325,9 @@ svg {
   font-size: 13px;
   text-anchor: middle;
   fill: var(--iron-soft);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
 }
 .dim text {
   font: 500 16px/1 var(--figures);

@@ -186,6 +186,7 @@ export default {
   drawing: {
     legs: 'Legs against what is allowed:',
     ground: 'ground',
+    blank: 'Draws itself, to scale, as you enter measures.',
     drag: 'Drag an orange grip, or pick it and use the arrow keys.',
   },
   measure: { x: 'along', y: 'across', length: 'long', width: 'wide', height: 'high' },

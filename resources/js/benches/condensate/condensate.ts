@@ -3,6 +3,7 @@ import { type BenchSpec, figure, grid, optional, words } from '../spec'
 /** The trap against the blower's static, in section. */
 export const trap: BenchSpec = {
   id: 'trap',
+  scaled: true,
   parts: [{ check: 'condensate.trap', subject: 'machine' }],
   rows: [
     figure('static_at_pan'),

@@ -20,6 +20,7 @@ export const wayOut: BenchSpec = {
 /** How the pressure comes back, drawn as it is read. */
 export const rebound: BenchSpec = {
   id: 'rebound',
+  scaled: true,
   parts: [{ check: 'refrigerant.rebound', subject: 'machine' }],
   rows: [
     words('finish'),

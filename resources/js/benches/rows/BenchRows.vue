@@ -104,7 +104,7 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
       <fieldset v-else-if="row.row === 'grid'" class="grid" :class="`by${row.columns}`">
         <legend v-if="row.title">{{ field(row.title)?.label }}</legend>
         <FieldCell
-          v-for="name in row.fields.filter((one) => field(one))"
+          v-for="name in row.fields.filter((one) => field(one) && !isFolded(one))"
           :key="name"
           :field="field(name)!"
           :at="name"
@@ -152,6 +152,15 @@ legend {
 }
 .by4 {
   grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 4px 5px;
+}
+.by4 :deep(.figure) {
+  padding: 0 2px;
+  font-size: 25px;
+}
+.by4 :deep(.unit) {
+  min-width: 26px;
+  padding: 0 4px 0 0;
 }
 .by3 {
   grid-template-columns: repeat(3, minmax(0, 1fr));

@@ -109,7 +109,7 @@ const stacked = computed(
     :problem="problem"
     :stacked="stacked"
   />
-  <label v-else-if="options.length > SHOWN_AS_BUTTONS" class="pick">
+  <label v-else-if="options.length > SHOWN_AS_BUTTONS" class="pick" :class="{ compact }">
     <span
       >{{ shown }}<small v-if="field.help && !compact">{{ field.help }}</small></span
     >
@@ -182,11 +182,16 @@ const stacked = computed(
   font-size: 16px;
   line-height: 1.2;
 }
-.text.compact {
+.text.compact,
+.pick.compact {
   grid-template-columns: minmax(0, 1fr);
   padding: 0;
   border-bottom: 0;
 }
+.pick.compact select {
+  font-size: 20px;
+}
+.pick.compact > span,
 .text.compact label {
   font-size: 14.5px;
   color: var(--iron-soft);

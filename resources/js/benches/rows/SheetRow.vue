@@ -28,7 +28,9 @@ const list = computed(() =>
   props.fields
     .slice(0, MOST)
     .map((f) => `${f.label.replace(/,.*/, '')} ${shown(f)}`)
-    .join(', '),
+    .join(', ')
+    // An inch has its own point.
+    .replace(/\.$/, ''),
 )
 </script>
 

@@ -140,7 +140,8 @@ const isUsed = (name: string) =>
         <template v-else-if="key === ''">{{ shown.indexOf(name) + 1 }}</template>
         <small v-if="factsOf(name)">{{ factsOf(name) }}</small>
         <button v-if="added(name)" type="button" class="less" @click="take(name)">
-          {{ t(isUsed(name) ? 'bench.takeRow' : 'bench.dropRow') }}
+          <span aria-hidden="true">✕</span
+          ><span class="sr-only">{{ t(isUsed(name) ? 'bench.takeRow' : 'bench.dropRow') }}</span>
         </button>
       </p>
       <div class="cells">
@@ -164,7 +165,7 @@ const isUsed = (name: string) =>
 <style scoped>
 .part {
   display: grid;
-  grid-template-columns: 64px minmax(0, 1fr);
+  grid-template-columns: minmax(44px, max-content) minmax(0, 1fr);
   align-items: center;
   gap: 4px 10px;
   padding: 5px 0 7px;
@@ -211,11 +212,13 @@ small {
   color: var(--iron-soft);
 }
 .less {
+  min-width: 44px;
   min-height: 44px;
+  padding: 0;
   border: 0;
   background: none;
-  font: 400 15px/1 var(--text);
-  text-decoration: underline;
+  font: 400 17px/1 var(--text);
+  color: var(--iron-soft);
 }
 .table > .press {
   margin-top: 8px;

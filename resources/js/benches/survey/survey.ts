@@ -5,6 +5,7 @@ const rect = (of: string) => measures(of, 'x', 'y', 'length', 'width')
 /** The new base over the old curb, drawn to scale, turned and dragged. */
 export const curb: BenchSpec = {
   id: 'curb',
+  scaled: true,
   parts: [{ check: 'survey.curb_fit', subject: 'machine' }],
   rows: [
     measures('curb_outside', 'length', 'width'),
@@ -23,6 +24,7 @@ export const curb: BenchSpec = {
 /** Wall, roof, boom and load in section, held against the crane's chart. */
 export const crane: BenchSpec = {
   id: 'crane',
+  scaled: true,
   parts: [{ check: 'survey.crane', subject: 'machine' }],
   rows: [
     grid(['roof_height', 'parapet_height', 'set_height']),
@@ -37,6 +39,7 @@ export const crane: BenchSpec = {
 /** What hangs, where its weight lies, and what each sling pulls. */
 export const rigging: BenchSpec = {
   id: 'rigging',
+  scaled: true,
   parts: [{ check: 'survey.rigging', subject: 'machine' }],
   rows: [
     figure('unit_weight'),
@@ -81,6 +84,7 @@ const asked = (field: string) => ({
 /** The path in, opening by opening; the tightest is drawn with the piece in it. */
 export const route: BenchSpec = {
   id: 'route',
+  scaled: true,
   parts: [{ check: 'survey.route', subject: 'machine' }],
   rows: [
     measures('item', 'length', 'width', 'height'),

@@ -22,10 +22,17 @@ final class ClosePutBack
     {
     }
 
-    /** What a reading proves to be back needs nobody's word: with the doors on, no panel is off. */
-    public function byReading(Machine $locked, Stamp $stamp, PutBackKind $kind): void
+    /**
+     * What a reading proves to be back needs nobody's word: with the doors on, no panel is off.
+     *
+     * @param string $where which one of its kind; '' for all of them
+     */
+    public function byReading(Machine $locked, Stamp $stamp, PutBackKind $kind, string $where = ''): void
     {
-        foreach (PutBack::out($locked->id)->where('kind', $kind->value)->orderBy('id')->pluck('id') as $id) {
+        $ids = PutBack::out($locked->id)->where('kind', $kind->value)
+            ->when($where !== '', fn ($query) => $query->where('what', OpenPutBack::what($this->phrases, $kind, $where)))
+            ->orderBy('id')->pluck('id');
+        foreach ($ids as $id) {
             $this->append($locked, (int) $id, $stamp, $this->phrases->common('proved_back', $kind->value));
         }
     }

@@ -13,11 +13,12 @@ use App\Refusals\Refusal;
 use App\Support\Moment;
 use App\Support\Stamp;
 use IronStart\Core\Gate\CheckTable;
+use IronStart\Core\Wording\Phrases;
 
 /** What is left to be done by somebody, until when; a reading the season forbids may be one of them. */
 final class LeaveItem
 {
-    public function __construct(private readonly Tape $tape, private readonly Standings $standings, private readonly Theirs $theirs)
+    public function __construct(private readonly Tape $tape, private readonly Standings $standings, private readonly Theirs $theirs, private readonly Phrases $phrases)
     {
     }
 
@@ -36,6 +37,16 @@ final class LeaveItem
         return $this->tape->holding($machine, fn (Machine $locked): Entry => $this->tape->append($locked, EntryKind::ItemOpened, $stamp, ['details' => [
             'what' => trim($what), 'owner' => trim($owner), 'due' => $due, 'check' => $check, 'subject' => $check === '' || $subject !== '' ? $subject : 'machine',
         ]]));
+    }
+
+    /** What a recording leaves for somebody: the same thing once. */
+    public function forCheck(Machine $locked, Entry $entry, Stamp $stamp, string $kind, string $what): void
+    {
+        $words = $this->phrases->common('leaves', $kind) . ": $what";
+        $isThere = Entry::query()->where('machine_id', $locked->id)->where('kind', EntryKind::ItemOpened->value)->where('details->what', $words)->exists();
+        if (! $isThere) {
+            $this->tape->append($locked, EntryKind::ItemOpened, $stamp, ['about' => $entry->at, 'details' => ['what' => $words, 'owner' => '', 'due' => '', 'check' => '', 'subject' => '']]);
+        }
     }
 
     /** @throws Refusal */

@@ -29,11 +29,16 @@ final class OpenPutBack
         }
     }
 
+    /** A thing to be put back as the list has it: its kind, and which one of it. */
+    public static function what(Phrases $phrases, PutBackKind $kind, string $where): string
+    {
+        return $phrases->common('put_back', $kind->value) . (in_array($where, ['machine', ''], true) ? '' : ': ' . strtr($where, [':' => ' ']));
+    }
+
     /** What a check leaves to be put back is in the list; the same thing once. */
     public function forCheck(Machine $locked, Entry $entry, Stamp $stamp, PutBackKind $kind, string $subject): void
     {
-        $where = in_array($subject, ['machine', ''], true) ? '' : ': ' . strtr($subject, [':' => ' ']);
-        $what = $this->phrases->common('put_back', $kind->value) . $where;
+        $what = self::what($this->phrases, $kind, $subject);
         if (! PutBack::out($locked->id)->where('what', $what)->exists()) {
             $this->keep($this->tape->append($locked, EntryKind::PutBackOpened, $stamp, ['about' => $entry->at]), $stamp, $kind, $what);
         }

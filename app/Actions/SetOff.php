@@ -11,10 +11,10 @@ use IronStart\Core\Check\Input;
 use IronStart\Core\PutBack\PutBackKind;
 use IronStart\Core\Verdict\Judgement;
 
-/** Does what a recording sets off, as its judgement says: entries to put back, clocks. */
+/** Does what a recording sets off, as its judgement says: entries to put back, clocks, things left for somebody. */
 final class SetOff
 {
-    public function __construct(private readonly OpenPutBack $open, private readonly ClosePutBack $close, private readonly RunClock $clock)
+    public function __construct(private readonly OpenPutBack $open, private readonly ClosePutBack $close, private readonly RunClock $clock, private readonly LeaveItem $leave)
     {
     }
 
@@ -23,8 +23,9 @@ final class SetOff
         foreach ($judgement->sets as $effect) {
             match (true) {
                 $effect->opens === PutBackKind::Lock => $this->open->forLock($entry, $stamp, $input->text('lock_id'), $input->text('tag_name')),
-                $effect->opens !== null => $this->open->forCheck($locked, $entry, $stamp, $effect->opens, $subject),
-                $effect->closes !== null => $this->close->byReading($locked, $stamp, $effect->closes),
+                $effect->opens !== null => $this->open->forCheck($locked, $entry, $stamp, $effect->opens, $effect->where === '' ? $subject : $effect->where),
+                $effect->closes !== null => $this->close->byReading($locked, $stamp, $effect->closes, $effect->where),
+                $effect->leaves !== '' => $this->leave->forCheck($locked, $entry, $stamp, $effect->leaves, $effect->where),
                 $effect->ends !== null => $this->clock->read($locked, $stamp, $effect->ends),
                 $effect->starts !== null => $this->clock->begin($locked, $stamp, $effect->starts, $effect->minutes, $entry->at),
                 default => null,

@@ -12,7 +12,8 @@ use IronStart\Core\Check\Past;
 final class PastReader
 {
     /** Checks that another one draws on. */
-    private const CHECKS = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid'];
+    private const CHECKS = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
+        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint'];
     private const KINDS = ['check', 'start', 'part_disabled', 'part_enabled', 'suspect'];
 
     /** Read when a check asks for it, and not before. */

@@ -80,7 +80,10 @@ final class Prefill
         }
         $brought = $check::bringsIn($past, $subject);
         foreach ($check->fields() as $field) {
-            if ($field->type === FieldType::Items && is_array($input[$field->name] ?? null)) {
+            if ($field->type === FieldType::Items && $field->uniqueBy === 'id' && ! isset($input[$field->name]) && is_array($brought[$field->name] ?? null)) {
+                // Items that are walked by their id are there without anybody having typed them.
+                $input[$field->name] = array_map(fn (string $id, mixed $members): array => ['id' => $id] + (is_array($members) ? $members : []), array_keys($brought[$field->name]), array_values($brought[$field->name]));
+            } elseif ($field->type === FieldType::Items && is_array($input[$field->name] ?? null)) {
                 $input[$field->name] = self::items($field, $input[$field->name], (array) ($brought[$field->name] ?? []));
             } elseif ($field->type !== FieldType::Items && isset($brought[$field->name])) {
                 $input[$field->name] = $field->brought ? $brought[$field->name] : ($input[$field->name] ?? $brought[$field->name]);
@@ -171,11 +174,12 @@ final class Prefill
     {
         $never = array_map(fn (Field $f): string => $f->name, array_filter($field->fields, fn (Field $f): bool => $f->brought));
 
-        return array_values(array_map(function (mixed $item) use ($never, $brought): mixed {
+        return array_values(array_map(function (mixed $item) use ($field, $never, $brought): mixed {
             if (! is_array($item)) {
                 return $item;
             }
-            $mine = $brought[is_string($item['name'] ?? null) ? $item['name'] : ''] ?? [];
+            $name = $item[$field->uniqueBy ?? 'name'] ?? '';
+            $mine = $brought[is_string($name) ? $name : ''] ?? [];
 
             $mine = is_array($mine) ? array_filter($mine, fn (mixed $v): bool => $v !== []) : [];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Gate\Job;
 use IronStart\Core\Gate\Recorded;
 use IronStart\Core\Verdict\Status;
@@ -151,6 +152,9 @@ final class TapeState
 
     private function check(\stdClass $row, int $rank, bool $suspect): void
     {
+        if (! CheckTable::has($row->check)) {
+            return;
+        }
         $this->recorded[] = new Recorded($row->check, $row->subject, Status::from($row->status), array_values((array) json_decode($row->codes, true)), (float) $rank, $suspect);
         foreach ($suspect ? [] : (array) json_decode($row->out_of_order ?? '[]', true) as $gate) {
             $this->tooEarly[(int) $gate] = true;

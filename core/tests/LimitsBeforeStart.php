@@ -46,6 +46,7 @@ final class LimitsBeforeStart
             'piping.bulb' => self::bulb(),
             'piping.equivalent_length' => self::lengths(),
             'piping.insulation' => self::insulation(),
+            ...self::entries(),
         ];
     }
 
@@ -460,6 +461,52 @@ final class LimitsBeforeStart
             'the rise' => [['limit_actual' => '60 ft', 'limit_rise' => '40 ft'] + $run('60 ft'), [['rise' => '-40 ft'], 'clear', []], [['rise' => '-40.1 ft'], 'stop', ['rise_over']]],
             'a trap each' => [['limit_actual' => '60 ft', 'trap_every' => '20 ft', 'traps' => 2] + $run('60 ft'), [['rise' => '40 ft'], 'clear', []], [['rise' => '40.1 ft'], 'stop', ['traps_short']]],
             'a fitting said' => [['limit_equivalent' => '100 ft'], [$run('60 ft'), 'clear', []], [['runs' => [['od' => '7/8 in', 'length' => '60 ft', 'driers' => 1]]], 'open', ['no_fittings']]],
+        ];
+    }
+
+    /** @return array<string, array<string, array<int, mixed>>> */
+    private static function entries(): array
+    {
+        $flame = ['place' => 'roof', 'extinguisher' => true, 'first_flame_at' => '9:40'];
+        $joint = ['name' => 'drier', 'kind' => 'braze', 'by' => ['Mina']];
+        $valve = ['name' => 'liquid', 'kind' => 'service_liquid'];
+
+        return [
+            'entry.hot_work' => [
+                'an extinguisher' => [['last_flame_at' => '9:40'] + $flame, [[], 'clear', ['fire_watch']], [['extinguisher' => false], 'stop', ['no_extinguisher', 'fire_watch']]],
+                'the last flame' => [$flame, [['last_flame_at' => '10:05', 'fire_watch' => 30], 'clear', ['fire_watch']], [[], 'open', ['burning']]],
+                'the panel on again' => [['last_flame_at' => '10:05', 'alarm_off_at' => '9:00', 'alarm_off_who' => 'desk'] + $flame, [['alarm_on_at' => '11:10'], 'clear', ['fire_watch']], [[], 'watch', ['fire_watch', 'alarm_still_off']]],
+            ],
+            'entry.joint' => [
+                'seen all around' => [['state' => 'done'] + $joint, [['seen' => true], 'clear', ['done']], [['seen' => false], 'watch', ['not_seen']]],
+                'left' => [$joint, [['state' => 'begun'], 'clear', ['begun']], [['state' => 'interrupted'], 'watch', ['interrupted']]],
+                'nitrogen' => [['state' => 'begun'] + $joint, [['purged' => true], 'clear', ['begun']], [['purged' => false], 'stop', ['no_purge', 'begun']]],
+                'nitrogen on a flare' => [['state' => 'begun', 'purged' => false] + $joint, [['kind' => 'flare'], 'clear', ['begun']], [[], 'stop', ['no_purge', 'begun']]],
+                'nobody is named' => [['name' => 'drier', 'kind' => 'press'], [['state' => 'open'], 'clear', ['listed']], [['state' => 'begun'], 'open', ['missing:by', 'begun']]],
+            ],
+            'entry.valve' => [
+                'its cap' => [['state' => 'open', 'turns' => 4.5] + $valve, [['cap' => true], 'clear', ['open']], [['cap' => false], 'watch', ['open', 'cap_off']]],
+                'closed' => [$valve, [['state' => 'open'], 'clear', ['open']], [['state' => 'shut'], 'clear', ['shut']]],
+                'closed by turns' => [$valve + ['turns' => 3], [['state' => 'shut'], 'clear', ['shut']], [['state' => 'mid'], 'clear', ['mid']]],
+                'midway' => [$valve, [['state' => 'mid'], 'clear', ['mid']], [[], 'open', ['missing:state']]],
+            ],
+            'entry.orphan_load' => [
+                'fed again' => [['what' => 'light', 'disconnect' => 'D4', 'told' => 'custodian'], [['fed_from' => 'panel L2'], 'clear', ['fed']], [[], 'watch', ['dark']]],
+                'somebody told' => [['what' => 'light', 'disconnect' => 'D4', 'fed_from' => 'panel L2'], [['told' => 'custodian'], 'clear', ['fed']], [[], 'watch', ['fed', 'nobody_told']]],
+            ],
+            'entry.oil' => [
+                'a quarter of an hour' => [['in_amount' => '40 floz', 'in_kind' => 'POE'], [['can_open' => 15], 'clear', []], [['can_open' => 15.1], 'watch', ['stood_open']]],
+                'an oil that minds' => [['out_amount' => '1 L', 'in_amount' => '1 L', 'can_open' => 60], [['in_kind' => 'MO'], 'clear', []], [['in_kind' => 'PVE'], 'watch', ['stood_open']]],
+            ],
+            'entry.flush' => [
+                'clean' => [['part' => 'line set', 'with' => 'nitrogen', 'blown' => false], [['until_clean' => true], 'clear', []], [['until_clean' => false], 'watch', ['not_clean']]],
+                'dry' => [['part' => 'line set', 'with' => 'solvent', 'until_clean' => true], [['blown' => true], 'clear', []], [['blown' => false], 'stop', ['solvent_left']]],
+            ],
+            'entry.part_failed' => ['kept' => [['what' => 'C1', 'how' => 'grounded'], [['kept' => true], 'clear', []], [[], 'watch', ['not_kept']]]],
+            'entry.order_sheet' => ['a blank' => [
+                ['model' => 'X', 'serial' => '1', 'volts' => '460', 'phases' => 3, 'mca' => '30 A', 'mocp' => '40 A', 'refrigerant' => 'R-22', 'charge' => '9 lb', 'heat' => 'gas', 'heat_input' => '180 MBH', 'supply_drop' => 'x', 'return_drop' => 'x', 'discharge' => 'down', 'curb' => 'x', 'economizer' => 'yes', 'exhaust' => 'no', 'drain_side' => 'left', 'gas_side' => 'right', 'gas_pressure' => '7 inH2O', 'conduit' => 'x', 'controls' => 'x', 'wires' => 7, 'accessories' => ['float'], 'clearances' => 'x', 'weight' => '1160 lb'],
+                [['stays' => 'whip'], 'clear', ['complete']], [[], 'watch', ['blanks']],
+            ]],
         ];
     }
 

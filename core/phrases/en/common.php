@@ -260,7 +260,10 @@ return [
         'all_disabled' => 'Every circuit is out of service, so there is nothing to turn over: the tags do not count.',
         'opened' => 'Lead override: {sentence}',
     ],
+    'leaves' => ['orphan_load' => 'Other load on the old disconnect'],
     'proved_back' => [
+        'valve_shut' => 'open again, per its entry',
+        'alarm_panel' => 'alarm company told on',
         'panel_off' => 'back on, per the pre-start list',
         'controller_test' => 'settings as left, per the settings check',
         'circuit_open' => 'under nitrogen, per the pressure test',

@@ -38,6 +38,17 @@ return [
     'answer' => ['yes' => 'Yes', 'no' => 'No', 'not_applicable' => 'N/A'],
     'job_type' => ['rooftop' => 'rooftop unit', 'condensing' => 'condensing unit', 'compressor' => 'compressor', 'vrf' => 'VRF'],
 
+    // Entries
+    'entry.joint.kind' => ['braze' => 'brazing', 'flare' => 'flare', 'press' => 'press'],
+    'entry.joint.state' => ['open' => 'to do', 'begun' => 'begun', 'interrupted' => 'interrupted', 'done' => 'done'],
+    'entry.valve.kind' => ['service_liquid' => 'service, liquid', 'service_suction' => 'service, suction', 'equalizing' => 'equalizing', 'branch' => 'branch', 'box' => 'box', 'receiver' => 'receiver'],
+    'entry.valve.state' => ['open' => 'open', 'shut' => 'closed', 'mid' => 'midway'],
+    'out_colour' => ['clear' => 'clear', 'dark' => 'dark', 'black' => 'black'],
+    'out_acid' => ['none' => 'no acid', 'slight' => 'slight', 'strong' => 'strong', 'not_tested' => 'not tested'],
+    'in_kind' => ['POE' => 'POE', 'PVE' => 'PVE', 'MO' => 'mineral', 'AB' => 'alkylbenzene'],
+    'with' => ['nitrogen' => 'nitrogen', 'solvent' => 'solvent'],
+    'heat' => ['none' => 'none', 'gas' => 'gas', 'electric' => 'electric', 'heat_pump' => 'heat pump'],
+    'accessories' => ['smoke_detector' => 'smoke detector', 'float' => 'float', 'phase_monitor' => 'phase monitor', 'hail_guards' => 'hail guards'],
     // Survey
     'unit_rotation' => [0 => 'as drawn', 180 => 'end for end'],
     'discharge' => ['down' => 'down', 'side' => 'side'],

@@ -62,6 +62,23 @@ final class Past
         return null;
     }
 
+    /**
+     * What was written last of each thing a check is about by name, such as the joints.
+     *
+     * @return list<array<string, mixed>> inputs
+     */
+    public function named(string $check): array
+    {
+        $named = [];
+        foreach ($this->read()->recorded as $one) {
+            if ($one['check'] === $check && is_string($one['input']['name'] ?? null)) {
+                $named["{$one['subject']} {$one['input']['name']}"] = $one['input'];
+            }
+        }
+
+        return array_values($named);
+    }
+
     /** A value of the newest verdict of a check about a subject; null where there is none. */
     public function value(string $check, string $subject, string $name): mixed
     {

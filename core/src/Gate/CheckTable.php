@@ -156,6 +156,12 @@ final class CheckTable
         return array_keys(self::OF);
     }
 
+    /** Whether the gates know it: what is written beside the checks is no part of them. */
+    public static function has(string $check): bool
+    {
+        return isset(self::OF[$check]);
+    }
+
     /** @return list<int> all gates of a check, rising */
     public static function gatesOf(string $check): array
     {

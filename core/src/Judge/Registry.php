@@ -7,6 +7,7 @@ namespace IronStart\Core\Judge;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Compressor;
 use IronStart\Core\Condensate;
+use IronStart\Core\Entry;
 use IronStart\Core\Gate;
 use IronStart\Core\Piping;
 use IronStart\Core\Power;
@@ -50,6 +51,14 @@ final class Registry
         'piping.bulb' => Piping\Bulb::class,
         'piping.equivalent_length' => Piping\EquivalentLength::class,
         'piping.insulation' => Piping\Insulation::class,
+        'entry.order_sheet' => Entry\OrderSheet::class,
+        'entry.orphan_load' => Entry\OrphanLoad::class,
+        'entry.valve' => Entry\Valve::class,
+        'entry.oil' => Entry\Oil::class,
+        'entry.part_failed' => Entry\PartFailed::class,
+        'entry.flush' => Entry\Flush::class,
+        'entry.joint' => Entry\Joint::class,
+        'entry.hot_work' => Entry\HotWork::class,
         'list.set' => Walked\SetList::class,
         'list.pipe' => Walked\PipeList::class,
         'list.prestart' => Walked\PrestartList::class,

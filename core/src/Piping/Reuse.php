@@ -6,10 +6,12 @@ namespace IronStart\Core\Piping;
 
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Draws;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Drawn;
@@ -27,7 +29,7 @@ use IronStart\Core\Verdict\Value;
  * A line's wall by the piping code's formula with annealed copper (a brazed hard tube is soft at its joint):
  * p = 2·S·t/(OD − 0.8·t), S 6,000 psi at 100 °F on the liquid side, 5,100 psi at 150 °F on the gas side (ASME B31.5).
  */
-final class Reuse implements Check, Draws
+final class Reuse implements Check, Draws, DrawsOnRecord
 {
     /** psi */
     private const STRESS = ['liquid' => 6000.0, 'gas' => 5100.0];
@@ -85,6 +87,17 @@ final class Reuse implements Check, Draws
             Field::word('held', 'passed', 'leaked', 'not_done')->needed(),
             Field::quantity('held_pressure', Kind::GaugePressure, 'MPag', 0, 20)->positive()->startsIn('psig')->neededWhen(fn (Input $in): bool => $in->text('held') === 'passed'),
         ];
+    }
+
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $flush = $past->last('entry.flush', $subject)['input'] ?? [];
+        if (! isset($flush['with'])) {
+            return [];
+        }
+        $isSolvent = $flush['with'] === 'solvent';
+
+        return ['flush' => $isSolvent ? 'solvent' : 'blown', 'until_clean' => $flush['until_clean'] ?? null] + ($isSolvent ? ['solvent_out' => $flush['blown'] ?? null] : []);
     }
 
     public function contradictions(Input $in): iterable

@@ -41,7 +41,7 @@ final class Units
         'frequency' => ['Hz' => [1.0]],
         'length' => ['m' => [1.0], 'in' => [self::INCH], 'ft' => [self::FOOT], 'mm' => [1e-3], 'cm' => [1e-2]],
         'area' => ['m2' => [1.0], 'in2' => [self::INCH * self::INCH], 'ft2' => [self::FOOT * self::FOOT], 'cm2' => [1e-4]],
-        'volume' => ['m3' => [1.0], 'ft3' => [self::CUBIC_FOOT], 'L' => [1e-3]],
+        'volume' => ['m3' => [1.0], 'ft3' => [self::CUBIC_FOOT], 'L' => [1e-3], 'floz' => [self::GALLON / 128e3]],
         'mass' => ['kg' => [1.0], 'oz' => [self::OUNCE], 'lb' => [16 * self::OUNCE], 'g' => [1e-3]],
         'mass_per_length' => ['kg/m' => [1.0], 'oz/ft' => [self::OUNCE / self::FOOT], 'g/m' => [1e-3]],
         'density' => ['kg/m3' => [1.0], 'lb/ft3' => [16 * self::OUNCE / self::CUBIC_FOOT], 'g/m3' => [1e-3]],
@@ -66,7 +66,7 @@ final class Units
     private const SIGNS = [
         'degF' => '°F', 'degC' => '°C', 'delta_degF' => '°F', 'delta_degC' => '°C', 'K_diff' => 'K', 'Mohm' => 'megohm', 'inH2O' => 'in. w.c.', 'inHg_abs' => 'in. Hg', 'in' => 'in.',
         'm2' => 'm²', 'in2' => 'sq in.', 'ft2' => 'sq ft', 'cm2' => 'cm²', 'm3' => 'm³', 'ft3' => 'cu ft', 'm3/h' => 'm³/h', 'kg/m3' => 'kg/m³', 'lb/ft3' => 'lb/cu ft', 'g/m3' => 'g/m³',
-        'N.m' => 'N·m', 'ft.lb' => 'ft·lb', 'deg' => '°', 'W/m.K' => 'W/m·K', 'W/m2.K' => 'W/m²·K', 'MJ/m3' => 'MJ/m³', 'Btu/ft3' => 'Btu/cu ft', 'Pa.m3/s' => 'Pa·m³/s', 'micron.L/s' => 'micron·L/s', 'mbar.L/s' => 'mbar·L/s', 'kgf/cm2g' => 'kg/cm²',
+        'floz' => 'fl oz', 'N.m' => 'N·m', 'ft.lb' => 'ft·lb', 'deg' => '°', 'W/m.K' => 'W/m·K', 'W/m2.K' => 'W/m²·K', 'MJ/m3' => 'MJ/m³', 'Btu/ft3' => 'Btu/cu ft', 'Pa.m3/s' => 'Pa·m³/s', 'micron.L/s' => 'micron·L/s', 'mbar.L/s' => 'mbar·L/s', 'kgf/cm2g' => 'kg/cm²',
     ];
 
     /** The unit a box starts in, by system of units; the first of a kind where none is named. */

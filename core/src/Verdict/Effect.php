@@ -17,17 +17,29 @@ final readonly class Effect
         public ?ClockKind $ends = null,
         /** Whole minutes a clock that starts runs. */
         public ?int $minutes = null,
+        /** Which one of its kind; '' where there is only one. */
+        public string $where = '',
+        /** A kind of thing that is left for somebody to own. */
+        public string $leaves = '',
     ) {
     }
 
-    public static function opens(PutBackKind $kind): self
+    /** @param string $where which one of its kind; '' where it is told by what the recording is about */
+    public static function opens(PutBackKind $kind, string $where = ''): self
     {
-        return new self(opens: $kind);
+        return new self(opens: $kind, where: $where);
     }
 
-    public static function closes(PutBackKind $kind): self
+    /** @param string $where which one of its kind; '' for all of them */
+    public static function closes(PutBackKind $kind, string $where = ''): self
     {
-        return new self(closes: $kind);
+        return new self(closes: $kind, where: $where);
+    }
+
+    /** Something nobody owns yet stands in the open items. */
+    public static function leaves(string $kind, string $what): self
+    {
+        return new self(where: $what, leaves: $kind);
     }
 
     /** @param int $minutes 1 or more */

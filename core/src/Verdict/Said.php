@@ -150,6 +150,12 @@ final readonly class Said
         return self::of(Kind::PurgeFlow, $litresPerMinute, 'scfh', 'L/min', 2, 1, $against);
     }
 
+    /** @param float $cubicMetres of oil */
+    public static function oil(float $cubicMetres): self
+    {
+        return self::of(Kind::Volume, $cubicMetres, 'floz', 'L', 3, 2);
+    }
+
     /** @param float $litresPerHour of water */
     public static function water(float $litresPerHour): self
     {

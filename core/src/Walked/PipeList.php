@@ -4,12 +4,30 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Walked;
 
+use IronStart\Core\Check\DrawsOnRecord;
+use IronStart\Core\Check\Past;
+
 /** Gate 4: that the joints are sound. */
-final class PipeList extends ItemList
+final class PipeList extends ItemList implements DrawsOnRecord
 {
     public function id(): string
     {
         return 'list.pipe';
+    }
+
+    /** The joints that are written down answer for themselves. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $joints = $past->named('entry.joint');
+        if ($joints === []) {
+            return [];
+        }
+        $each = fn (\Closure $holds): string => array_filter($joints, $holds) === $joints ? 'yes' : 'no';
+
+        return ['items' => [
+            'joints_listed' => ['answer' => $each(fn (array $joint): bool => isset($joint['by']))],
+            'joints_seen' => ['answer' => $each(fn (array $joint): bool => ($joint['state'] ?? '') === 'done' && ($joint['seen'] ?? false) === true)],
+        ]];
     }
 
     public static function list(): array

@@ -64,6 +64,15 @@ final class CautionsTest extends TestCase
         foreach (['piping.flare_torque', 'piping.bulb', 'piping.equivalent_length', 'piping.insulation', 'condensate.trap', 'condensate.float'] as $none) {
             yield $none => [$none, [], []];
         }
+        yield 'hot work' => ['entry.hot_work', [], ['hot_work', 'fire_alarm_isolated', 'toxic_breakdown', 'hot_surfaces']];
+        yield 'a brazed joint' => ['entry.joint', ['kind' => 'braze'], ['hot_work', 'toxic_breakdown', 'nitrogen_regulator', 'hot_surfaces', 'eye_protection']];
+        yield 'a flare' => ['entry.joint', ['kind' => 'flare'], []];
+        yield 'a valve' => ['entry.valve', [], ['refrigerant_handling', 'eye_protection']];
+        yield 'another load' => ['entry.orphan_load', ['what' => 'light', 'disconnect' => 'D4'], ['lockout']];
+        yield 'oil' => ['entry.oil', [], ['eye_protection', 'refrigerant_handling']];
+        yield 'a flush' => ['entry.flush', [], ['flush_solvent', 'eye_protection', 'nitrogen_regulator']];
+        yield 'a failed part' => ['entry.part_failed', [], []];
+        yield 'an order' => ['entry.order_sheet', [], []];
         yield 'set list' => ['list.set', [], ['local_code', 'drilling_blind', 'asbestos', 'confined_space', 'ladder', 'attic', 'insects', 'working_alone']];
         yield 'joint list' => ['list.pipe', [], ['hot_work', 'toxic_breakdown', 'drilling_blind', 'asbestos']];
         yield 'pre-start list' => ['list.prestart', [], ['lockout', 'rotating_parts', 'qualified_electrical', 'stored_energy', 'hand_on_contactor', 'remote_start']];

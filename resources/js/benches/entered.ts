@@ -65,7 +65,7 @@ export function wireOf(field: FieldView, entered: Entered): unknown {
   }
   if (typeof entered !== 'string') return entered
   const text = entered.trim()
-  if (field.type !== 'texts' && field.type !== 'numbers') return text
+  if (!['texts', 'numbers', 'words'].includes(field.type)) return text
   const parts = text.split(/\s*[,;]\s*/).filter(Boolean)
   const isBare = field.type === 'numbers' && field.kind === ''
   return isBare ? parts.map((one) => (Number.isFinite(Number(one)) ? Number(one) : one)) : parts
@@ -96,7 +96,7 @@ export function keysOf(check: CheckView, field: FieldView, prefill: Input, draft
   const key = keyOf(field)
   const known = key === '' ? [] : items(prefill[field.name]).map((item) => String(item[key]))
   const listed = key === 'id' ? check.items.map((item) => item.id) : []
-  return [...known, ...listed, ...(draft.rows[field.name] ?? [])]
+  return [...new Set([...known, ...listed, ...(draft.rows[field.name] ?? [])])]
 }
 
 const isAdded = (key: string): boolean => key.startsWith('+')

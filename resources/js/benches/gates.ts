@@ -1,5 +1,6 @@
 import { acid, insulation, windings } from './compressor/compressor'
 import { float, trap } from './condensate/condensate'
+import { flush, hotWork, joints, oil, orderSheet, orphanLoad, partFailed, valves } from './entry/entries'
 import { owner, pipe, prestart, set } from './list/lists'
 import { bulb, flares, insulating, lengths, oldPipe, purge } from './piping/piping'
 import { amps, legRoll } from './power/amps'
@@ -21,10 +22,45 @@ const of = (spec: BenchSpec): Tab => ({ id: spec.id, spec })
 
 /** Which benches a question shows, in the order they are worked. */
 export const GATES: Record<number, Tab[]> = {
-  1: [of(curb), of(crane), of(rigging), of(structure), of(route), of(oldSupply), of(oldCircuit), NOTE],
-  2: [of(oldLockout), of(unitLockout), of(wayOut), of(rebound), of(cylinder), of(account), of(acid), NOTE],
+  1: [
+    of(curb),
+    of(crane),
+    of(rigging),
+    of(structure),
+    of(route),
+    of(oldSupply),
+    of(oldCircuit),
+    of(orderSheet),
+    NOTE,
+  ],
+  2: [
+    of(oldLockout),
+    of(unitLockout),
+    of(wayOut),
+    of(valves),
+    of(rebound),
+    of(cylinder),
+    of(account),
+    of(orphanLoad),
+    of(oil),
+    of(partFailed),
+    of(acid),
+    NOTE,
+  ],
   3: [of(set), of(trap), NOTE],
-  4: [of(oldPipe), of(purge), of(flares), of(bulb), of(lengths), of(insulating), of(pipe), NOTE],
+  4: [
+    of(oldPipe),
+    of(flush),
+    of(hotWork),
+    of(joints),
+    of(purge),
+    of(flares),
+    of(bulb),
+    of(lengths),
+    of(insulating),
+    of(pipe),
+    NOTE,
+  ],
   7: [
     of(supply),
     of(rotation),
@@ -59,6 +95,14 @@ export const SELDOM = [
   'crane',
   'rigging',
   'route',
+  'orderSheet',
+  'valves',
+  'orphanLoad',
+  'oil',
+  'partFailed',
+  'flush',
+  'hotWork',
+  'joints',
   'rebound',
   'cylinder',
   'account',

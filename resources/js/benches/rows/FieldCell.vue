@@ -89,6 +89,11 @@ const options = computed(() => {
 const optional = computed(() => props.field.need === 'optional' && !props.field.told && isFigure.value)
 const problem = computed(() => bench.problemAt(props.at))
 const shown = computed(() => props.label ?? props.field.label)
+/** Several words of a few: kept as they are written, one after the other. */
+const several = computed<string[]>({
+  get: () => text.value.split(', ').filter(Boolean),
+  set: (next) => (value.value = next.join(', ')),
+})
 const flagged = computed({
   get: () => typed.value.flag === true,
   set: (on) => (value.value = on ? { text: '', unit: typed.value.unit, flag: true } : undefined),
@@ -100,8 +105,18 @@ const stacked = computed(
 </script>
 
 <template>
+  <fieldset v-if="field.type === 'words'" class="several">
+    <legend>{{ shown }}</legend>
+    <label
+      v-for="one in options"
+      :key="String(one.value)"
+      :class="{ on: several.includes(String(one.value)) }"
+    >
+      <input v-model="several" type="checkbox" :value="String(one.value)" />{{ one.text }}
+    </label>
+  </fieldset>
   <ChoiceField
-    v-if="(choices || !isFigure) && options.length > 0 && options.length <= SHOWN_AS_BUTTONS"
+    v-else-if="(choices || !isFigure) && options.length > 0 && options.length <= SHOWN_AS_BUTTONS"
     v-model="choice"
     :label="shown"
     :help="compact ? undefined : field.help"
@@ -195,6 +210,36 @@ const stacked = computed(
 .text.compact label {
   font-size: 14.5px;
   color: var(--iron-soft);
+}
+.several {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px;
+  margin: 0;
+  padding: 4px 0;
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+}
+.several legend {
+  font-size: 16px;
+}
+.several label {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 46px;
+  padding: 0 12px;
+  border: 2px solid var(--iron-soft);
+  background: var(--box);
+  font: 500 19px/1 var(--figures);
+}
+.several .on {
+  border-color: var(--ink);
+}
+.several input {
+  width: 20px;
+  height: 20px;
 }
 small {
   display: block;

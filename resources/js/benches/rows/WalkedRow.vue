@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useMachine } from '@/stores/machine'
 import { useBench } from '../bench'
+import { valueAt } from '../entered'
 
 /** A list walked item by item: yes, no, or not applicable with a reason, of which some stand ready. */
 const bench = useBench()
@@ -17,7 +18,10 @@ const items = computed(() =>
   ),
 )
 const at = (id: string, member: string) => `items.${id}.${member}`
-const answerOf = (id: string) => bench.draft.value.values[at(id, 'answer')] as Answer | undefined
+/** What was recorded before may answer an item by itself, until somebody says otherwise. */
+const answerOf = (id: string) =>
+  (bench.draft.value.values[at(id, 'answer')] ?? valueAt(bench.prefill.value, at(id, 'answer'))) as
+    Answer | undefined
 const reasonOf = (id: string) => String(bench.draft.value.values[at(id, 'reason')] ?? '')
 const done = computed(() => items.value.filter((item) => answerOf(item.id) !== undefined).length)
 /** The pre-start list is what somebody's hand was on: nothing of it is answered in bulk. */

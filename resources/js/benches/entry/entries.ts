@@ -1,0 +1,104 @@
+import { markRaw } from 'vue'
+import JointBoard from '@/drawings/JointBoard.vue'
+import ValveBoard from '@/drawings/ValveBoard.vue'
+import { type BenchSpec, figure, grid, words } from '../spec'
+
+/** What a supplier asks of the old unit before the new one is built. */
+export const orderSheet: BenchSpec = {
+  id: 'orderSheet',
+  undrawn: true,
+  parts: [{ check: 'entry.order_sheet', subject: 'machine' }],
+  rows: [
+    grid(['model', 'serial'], 2),
+    grid(['volts', 'phases'], 2),
+    grid(['mca', 'mocp', 'weight']),
+    grid(['refrigerant', 'charge'], 2),
+    words('heat'),
+    grid(['heat_input', 'gas_side', 'gas_pressure']),
+    words('discharge'),
+    grid(['supply_drop', 'return_drop', 'curb']),
+    grid(['economizer', 'exhaust', 'drain_side']),
+    grid(['conduit', 'controls', 'wires']),
+    words('accessories'),
+    grid(['clearances', 'stays'], 2),
+  ],
+}
+
+/** What else hung on the old disconnect. */
+export const orphanLoad: BenchSpec = {
+  id: 'orphanLoad',
+  undrawn: true,
+  parts: [{ check: 'entry.orphan_load', subject: 'machine' }],
+  rows: [grid(['what', 'disconnect'], 2), grid(['fed_from', 'told'], 2)],
+}
+
+/** Every valve of a circuit with its state, and who set it so. */
+export const valves: BenchSpec = {
+  id: 'valves',
+  parts: [{ check: 'entry.valve', subject: 'circuit' }],
+  sketch: markRaw(ValveBoard),
+  rows: [figure('name'), words('kind'), words('state'), figure('turns'), words('cap'), figure('moved_to')],
+}
+
+/** A compressor's oil, out and in. */
+export const oil: BenchSpec = {
+  id: 'oil',
+  undrawn: true,
+  parts: [{ check: 'entry.oil', subject: 'compressor' }],
+  rows: [
+    figure('out_amount'),
+    words('out_colour'),
+    words('out_acid'),
+    figure('in_amount'),
+    words('in_kind'),
+    figure('can_open'),
+  ],
+}
+
+export const partFailed: BenchSpec = {
+  id: 'partFailed',
+  undrawn: true,
+  parts: [{ check: 'entry.part_failed', subject: 'machine' }],
+  rows: [grid(['what', 'how'], 2), words('kept'), figure('sent_to')],
+}
+
+export const flush: BenchSpec = {
+  id: 'flush',
+  undrawn: true,
+  parts: [{ check: 'entry.flush', subject: 'machine' }],
+  rows: [figure('part'), words('with'), words('until_clean'), words('blown')],
+}
+
+/** The joints of a circuit in the order they are made. */
+export const joints: BenchSpec = {
+  id: 'joints',
+  parts: [{ check: 'entry.joint', subject: 'circuit' }],
+  sketch: markRaw(JointBoard),
+  rows: [
+    figure('name'),
+    words('kind'),
+    words('state'),
+    figure('by'),
+    words('purged'),
+    words('cores_out'),
+    words('bulb_off'),
+    words('heat_sink'),
+    figure('rod'),
+    words('seen'),
+  ],
+}
+
+export const hotWork: BenchSpec = {
+  id: 'hotWork',
+  undrawn: true,
+  parts: [{ check: 'entry.hot_work', subject: 'machine' }],
+  rows: [
+    figure('place'),
+    figure('permit'),
+    words('extinguisher'),
+    figure('detectors'),
+    grid(['alarm_off_at', 'alarm_off_who'], 2),
+    grid(['first_flame_at', 'last_flame_at', 'fire_watch']),
+    figure('alarm_on_at'),
+  ],
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Machine;
+use App\Models\User;
+use App\Support\Role;
+
+/** What is decided and written down before anything runs: survey, old unit out, pipe. */
+final class BeforeStartTest extends FeatureTestCase
+{
+    private User $starter;
+    private Machine $machine;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->starter = $this->person(Role::Starter);
+        $this->machine = $this->machine($this->starter);
+    }
+
+    public function testHotWorkCoversDetectorsTakesThePanelOffAndStartsTheWatch(): void
+    {
+        $flame = ['place' => 'roof, north', 'extinguisher' => true, 'detectors' => ['duct RTU-9', 'hall'], 'alarm_off_at' => '7:40', 'alarm_off_who' => 'desk', 'first_flame_at' => '8:05'];
+        $begun = $this->record($this->starter, $this->machine, 'entry.hot_work', $flame)->assertCreated();
+        $open = fn (mixed $answer): array => array_column(array_filter($answer->json('machine.putBack'), fn (array $one): bool => ! $one['closed']), 'what');
+        self::assertSame(['Smoke detector covered: duct RTU-9', 'Smoke detector covered: hall', 'Alarm panel on test'], $open($begun));
+        $clocks = fn (): array => array_map(
+            fn (array $clock): array => [$clock['kind'], (int) round((strtotime($clock['endsAt']) - strtotime($clock['startedAt'])) / 60)],
+            array_values(array_filter($this->actingAs($this->starter)->getJson('/api/v1/clocks')->assertOk()->json('clocks'), fn (array $clock): bool => $clock['putBack'] === null)),
+        );
+        self::assertSame([], $clocks());
+        $done = $this->record($this->starter, $this->machine, 'entry.hot_work', ['last_flame_at' => '9:10', 'fire_watch' => 45, 'alarm_on_at' => '10:00'] + $flame)->assertCreated();
+        self::assertSame(['Smoke detector covered: duct RTU-9', 'Smoke detector covered: hall'], $open($done), 'the same detector stands in the list once, the panel is back');
+        self::assertSame([['fire_watch', 45]], $clocks());
+    }
+
+    public function testAValveThatIsClosedIsToBePutBackUntilItIsOpen(): void
+    {
+        $valve = fn (string $name, string $state): mixed => $this->record($this->starter, $this->machine, 'entry.valve', ['name' => $name, 'kind' => 'service_liquid', 'state' => $state], 'circuit:A')->assertCreated();
+        $valve('liquid', 'shut');
+        $both = $valve('suction', 'shut');
+        self::assertSame(['Service valve closed: liquid', 'Service valve closed: suction'], array_column($both->json('machine.putBack'), 'what'));
+        self::assertSame([true, false], array_column($valve('liquid', 'open')->json('machine.putBack'), 'closed'));
+        self::assertContains('Held by the put-back list: Service valve closed: suction.', $both->json('machine.startRefused'));
+    }
+
+    public function testAnInterruptedJointIsACircuitThatStandsOpenAndTheListKnowsTheJoints(): void
+    {
+        $joint = fn (string $name, array $more): mixed => $this->record($this->starter, $this->machine, 'entry.joint', ['name' => $name, 'kind' => 'braze', 'by' => ['Mina'], 'purged' => true] + $more, 'circuit:A')->assertCreated();
+        $joint('drier', ['state' => 'interrupted'])->assertJsonPath('machine.putBack.0.kind', 'circuit_open')->assertJsonPath('machine.putBack.0.closed', false);
+        $half = $joint('suction', ['state' => 'done', 'seen' => true]);
+        $answers = fn (mixed $answer): array => array_column($answer->json('machine.prefill')['list.pipe']['machine']['items'] ?? [], 'answer', 'id');
+        self::assertSame(['joints_listed' => 'yes', 'joints_seen' => 'no'], $answers($half));
+        $done = $joint('drier', ['state' => 'done', 'seen' => true])->assertJsonPath('machine.putBack.0.closed', true);
+        self::assertSame(['joints_listed' => 'yes', 'joints_seen' => 'yes'], $answers($done));
+    }
+
+    public function testAnotherLoadIsOpenUntilSomebodyOwnsItAndStandsThereOnce(): void
+    {
+        $load = ['what' => 'roof light', 'disconnect' => 'D-4', 'told' => 'custodian', 'fed_from' => 'panel L2'];
+        $this->record($this->starter, $this->machine, 'entry.orphan_load', $load)->assertCreated();
+        $again = $this->record($this->starter, $this->machine, 'entry.orphan_load', $load)->assertCreated();
+        self::assertSame(['Other load on the old disconnect: roof light'], array_column($again->json('machine.items'), 'what'));
+    }
+
+    public function testEntriesAreNoPartOfTheGatesAndGoOutWithTheRecord(): void
+    {
+        $gates = fn (mixed $answer): array => array_map(fn (array $gate): array => [$gate['state'], $gate['sentence']], $answer->json('machine.gates'));
+        $before = $gates($this->write($this->starter, "machines/{$this->machine->id}/notes", ['text' => 'x']));
+        $failed = $this->record($this->starter, $this->machine, 'entry.part_failed', ['what' => 'C1', 'how' => 'grounded', 'kept' => true])->assertCreated();
+        self::assertSame($before, $gates($failed));
+        $failed->assertJsonPath('machine.tape.0.title', 'Failed part')->assertJsonPath('machine.tape.0.headline', 'C1: grounded.');
+        $file = json_decode((string) $this->actingAs($this->starter)->get("/api/v1/machines/{$this->machine->id}/record.json")->assertOk()->getContent(), true);
+        self::assertStringContainsString('"entry.part_failed"', (string) json_encode($file));
+    }
+
+    public function testWhatIsKnownOfTheUnitThatComesOutIsNeverTheNewOnesSheet(): void
+    {
+        $known = fn (mixed $answer): array => array_filter($answer->json('machine.prefill')['refrigerant.cylinder']['machine'] ?? [], fn (string $key): bool => $key === 'refrigerant', ARRAY_FILTER_USE_KEY);
+        self::assertSame(['refrigerant' => 'R-454B'], $known($this->write($this->starter, "machines/{$this->machine->id}/notes", ['text' => 'x'])), 'the unit stays');
+        $this->machine->job->forceFill(['start_up_only' => false])->save();
+        self::assertSame([], $known($this->write($this->starter, "machines/{$this->machine->id}/notes", ['text' => 'y'])), 'another one comes out');
+    }
+
+    public function testWhatAnEarlierCheckFoundIsThereForTheNext(): void
+    {
+        $rig = ['unit_weight' => '1290 lb', 'weight_source' => 'tag', 'lift_points' => ['length' => '88 in', 'width' => '54 in'], 'cg' => ['x' => '41 in', 'y' => '25 in'], 'sling_rating' => '3000 lb', 'sling_angle' => '60 deg', 'rigging_weight' => '60 lb'];
+        $crane = $this->record($this->starter, $this->machine, 'survey.rigging', $rig)->assertCreated()->json('machine.prefill')['survey.crane']['machine'];
+        self::assertEqualsWithDelta(1350, $crane['gross_load']['value'], 1e-6);
+        self::assertSame(['50 in', '88 in'], [$crane['unit_height'], $crane['unit_length']]);
+        $curb = ['curb_outside' => ['length' => '88 in', 'width' => '54 in'], 'unit_base' => ['length' => '88 in', 'width' => '54 in'], 'discharge' => 'side', 'adapter' => ['weight' => '140 lb']];
+        $found = $this->record($this->starter, $this->machine, 'survey.curb_fit', $curb)->assertCreated();
+        self::assertSame('140 lb', $found->json('machine.prefill')['survey.structure']['machine']['adapter']);
+        $flushed = $this->record($this->starter, $this->machine, 'entry.flush', ['part' => 'line set', 'with' => 'solvent', 'until_clean' => true, 'blown' => true])->assertCreated();
+        self::assertEquals(['flush' => 'solvent', 'until_clean' => true, 'solvent_out' => true, 'new_oil' => 'POE'], $flushed->json('machine.prefill')['piping.reuse']['machine']);
+    }
+
+    public function testADrawingToScaleStandsOnPaperAsOnTheBench(): void
+    {
+        $lift = ['roof_height' => '24 ft', 'parapet_height' => '2 ft', 'unit_height' => '50 in', 'unit_length' => '88 in', 'sling_height' => '8 ft', 'edge_distance' => '25 ft', 'setback' => '25 ft', 'gross_load' => '1290 lb', 'chart' => [['boom' => '90 ft', 'radius' => '50 ft', 'capacity' => '6800 lb']]];
+        $entry = $this->record($this->starter, $this->machine, 'survey.crane', $lift)->assertCreated()->json('machine.tape.0');
+        self::assertSame('scene', $entry['drawing']['shape']);
+        self::assertContains("50' 0\"", array_column($entry['drawing']['dims'], 'text'));
+        $paper = $this->actingAs($this->starter)->get("/api/v1/machines/{$this->machine->id}/record.pdf")->assertOk();
+        self::assertStringStartsWith('%PDF', (string) $paper->getContent());
+    }
+}

@@ -8,6 +8,7 @@ use App\Models\Company;
 use App\Models\Machine;
 use App\Records\AsChained;
 use App\Records\CompanyKeys;
+use App\Records\OnePage;
 use App\Support\Moment;
 use App\Views\InstrumentUsedView;
 use App\Views\OverrideView;
@@ -67,6 +68,7 @@ final class RecordSheet
             instruments: self::instruments($rows, $evidence),
             notes: self::notes($standing, $evidence),
             differs: $this->chained->faults($machine),
+            pages: OnePage::there($evidence),
         );
     }
 

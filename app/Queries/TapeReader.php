@@ -191,9 +191,14 @@ final class TapeReader
     private function label(string $check, string $path, array $input): string
     {
         [$label] = $this->phrases->field($check, (string) preg_replace('/\.\d+(?=\.|$)/', '', $path));
-        $load = preg_match('/^loads\.(\d+)\./', $path, $at) === 1 ? ($input['loads'][(int) $at[1]]['name'] ?? null) : null;
+        if (preg_match('/^(\w+)\.(\d+)\./', $path, $at) !== 1) {
+            return $label;
+        }
+        $item = $input[$at[1]][(int) $at[2]] ?? null;
+        // An item is told by its name; one without by its place.
+        $of = is_array($item) && is_string($item['name'] ?? null) ? $item['name'] : (string) ((int) $at[2] + 1);
 
-        return is_string($load) ? "$load: $label" : $label;
+        return "$of: $label";
     }
 
     private static function photo(\stdClass $row): PhotoView

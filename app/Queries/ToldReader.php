@@ -66,6 +66,8 @@ final class ToldReader
                 foreach (self::items($value) as $item) {
                     array_push($told, ...$this->fields($id, $field->fields, $item, "$path$field->name.", is_string($item['name'] ?? null) ? "{$item['name']}: " : ''));
                 }
+            } elseif ($field->type === FieldType::Group && is_array($value)) {
+                array_push($told, ...$this->fields($id, $field->fields, $value, "$path$field->name.", $of));
             } elseif ($value !== null && self::isSaid($field)) {
                 $told[] = new ToldView($of . $this->phrases->field($id, $path . $field->name)[0], $this->words($id, $path . $field->name, $value));
             }

@@ -25,8 +25,12 @@ final class Drawings
     /** What is left of a bar that is far too low, so that it is still one. */
     private const STUMP = 12.0;
 
-    /** What a check is drawn as; empty for one that has no drawing. */
-    public static function of(TapeEntry $entry): string
+    /**
+     * What a check is drawn as; empty for one that has no drawing.
+     *
+     * @param float $width of a drawing to scale, and how tall it may get
+     */
+    public static function of(TapeEntry $entry, float $width = 320.0, float $tallest = 300.0): string
     {
         /** @var array<string, mixed> $drawing */
         $drawing = json_decode((string) json_encode($entry->drawing), true);
@@ -37,7 +41,7 @@ final class Drawings
             'scale' => self::scale($drawing),
             'bars' => self::bars($drawing),
             'curve' => self::curve($drawing),
-            'scene' => SceneDrawing::svg($drawing),
+            'scene' => SceneDrawing::svg($drawing, $width, $tallest),
             default => $entry->check === 'power.voltage' ? self::legs(self::legsOf($entry)) : '',
         };
     }

@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** The record of a machine: twelve answers, then the evidence. */
-#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'overrides', 'putBack', 'evidence', 'people', 'readings', 'verdicts', 'items', 'partsOut', 'facts', 'signOff', 'recordId', 'digest', 'fingerprint', 'instruments', 'notes', 'differs'])]
+#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'overrides', 'putBack', 'evidence', 'people', 'readings', 'verdicts', 'items', 'partsOut', 'facts', 'signOff', 'recordId', 'digest', 'fingerprint', 'instruments', 'notes', 'differs', 'pages'])]
 final readonly class RecordView
 {
     /**
@@ -20,6 +20,7 @@ final readonly class RecordView
      * @param list<PartOutView> $partsOut
      * @param list<FactView> $facts
      * @param list<InstrumentUsedView> $instruments
+     * @param list<string> $pages
      * @param list<string> $notes what stands on the first page besides: out of order, late, doubted
      * @param list<string> $differs what is not as it was chained when it was written, a sentence each
      */
@@ -80,6 +81,9 @@ final readonly class RecordView
         public array $notes,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $differs,
+        /** Matters there is a page of their own for. */
+        #[OA\Property(items: new OA\Items(type: 'string', enum: ['curb', 'crane', 'order', 'options']))]
+        public array $pages,
     ) {
     }
 }

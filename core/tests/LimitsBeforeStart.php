@@ -502,6 +502,7 @@ final class LimitsBeforeStart
                 'clean' => [['part' => 'line set', 'with' => 'nitrogen', 'blown' => false], [['until_clean' => true], 'clear', []], [['until_clean' => false], 'watch', ['not_clean']]],
                 'dry' => [['part' => 'line set', 'with' => 'solvent', 'until_clean' => true], [['blown' => true], 'clear', []], [['blown' => false], 'stop', ['solvent_left']]],
             ],
+            'entry.option_chosen' => ['a reason' => [['option' => 'A'], [['why' => 'It fits the feeder.'], 'clear', []], [[], 'open', ['missing:why']]]],
             'entry.part_failed' => ['kept' => [['what' => 'C1', 'how' => 'grounded'], [['kept' => true], 'clear', []], [[], 'watch', ['not_kept']]]],
             'entry.order_sheet' => ['a blank' => [
                 ['model' => 'X', 'serial' => '1', 'volts' => '460', 'phases' => 3, 'mca' => '30 A', 'mocp' => '40 A', 'refrigerant' => 'R-22', 'charge' => '9 lb', 'heat' => 'gas', 'heat_input' => '180 MBH', 'supply_drop' => 'x', 'return_drop' => 'x', 'discharge' => 'down', 'curb' => 'x', 'economizer' => 'yes', 'exhaust' => 'no', 'drain_side' => 'left', 'gas_side' => 'right', 'gas_pressure' => '7 inH2O', 'conduit' => 'x', 'controls' => 'x', 'wires' => 7, 'accessories' => ['float'], 'clearances' => 'x', 'weight' => '1160 lb'],

@@ -27,6 +27,12 @@ export const router = createRouter({
       props: (to) => ({ id: Number(to.params.id) }),
     },
     {
+      path: '/machines/:id(\\d+)/options',
+      name: 'options',
+      component: () => import('@/screens/options/OptionsScreen.vue'),
+      props: (to) => ({ id: Number(to.params.id) }),
+    },
+    {
       path: '/machines/:id(\\d+)/record',
       name: 'record',
       component: () => import('@/screens/record/RecordScreen.vue'),

@@ -85,4 +85,15 @@ abstract class FeatureTestCase extends TestCase
         return ['lock_id' => '7', 'tag_name' => 'S. Tarter', 'tester_proved_before' => true, 'tester_proved_after' => true, 'lock_at' => 'unit_disconnect', 'work_at' => 'load_side']
             + array_fill_keys(['volts_ab', 'volts_bc', 'volts_ca', 'volts_ag', 'volts_bg', 'volts_cg'], '0.1 V');
     }
+
+    /** The words of a PDF. */
+    protected static function printed(string $pdf): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'paper');
+        file_put_contents($file, $pdf);
+        $text = (string) shell_exec('pdftotext -layout ' . escapeshellarg($file) . ' -');
+        unlink($file);
+
+        return $text;
+    }
 }

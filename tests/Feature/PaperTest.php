@@ -82,11 +82,6 @@ final class PaperTest extends FeatureTestCase
 
     private function text(RecordView $record): string
     {
-        $file = (string) tempnam(sys_get_temp_dir(), 'paper');
-        file_put_contents($file, app(CurrentCompany::class)->as($this->lead->company_id, fn (): string => app(RecordPaper::class)->of($this->machine, $record, 'UTC')));
-        $text = (string) shell_exec('pdftotext -layout ' . escapeshellarg($file) . ' -');
-        unlink($file);
-
-        return $text;
+        return self::printed(app(CurrentCompany::class)->as($this->lead->company_id, fn (): string => app(RecordPaper::class)->of($this->machine, $record, 'UTC')));
     }
 }

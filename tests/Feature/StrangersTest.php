@@ -23,7 +23,7 @@ final class StrangersTest extends FeatureTestCase
             $stranger = $this->person($role);
             $own = $this->machine($this->person(Role::Lead, $stranger->company), 'own');
             foreach ($this->routesWith('{machine}') as [$method, $uri]) {
-                $path = strtr($uri, ['{machine}' => (string) $machine->id, '{check}' => 'power.voltage', '{putBack}' => (string) $lock, '{at}' => '1', '{clock}' => '1', '{item}' => '1', '{asked}' => '1', '{link}' => '1', '{invitation}' => '1']);
+                $path = strtr($uri, ['{machine}' => (string) $machine->id, '{page}.{form}' => 'options.pdf', '{check}' => 'power.voltage', '{putBack}' => (string) $lock, '{at}' => '1', '{clock}' => '1', '{item}' => '1', '{asked}' => '1', '{link}' => '1', '{invitation}' => '1']);
                 app(CurrentCompany::class)->set(null);
                 $answer = $this->actingAs($stranger)->json($method, "/$path", ['text' => 'x', 'word' => 'x', 'at' => 1, 'reason' => 'x', 'input' => []], ['Idempotency-Key' => "stranger-$role->value-$tried", 'X-Person' => (string) $stranger->id]);
                 self::assertSame(404, $answer->status(), "$method $path as $role->value");
@@ -43,7 +43,7 @@ final class StrangersTest extends FeatureTestCase
             if (str_starts_with($uri, 'api/v1/session') || str_starts_with($uri, 'api/v1/owner/')) {
                 continue;
             }
-            $path = strtr($uri, ['{machine}' => '1', '{check}' => 'power.voltage', '{putBack}' => '1', '{at}' => '1', '{clock}' => '1', '{item}' => '1', '{asked}' => '1', '{instrument}' => '1', '{name}' => 'record', '{person}' => '1', '{site}' => '1', '{job}' => '1', '{link}' => '1', '{invitation}' => '1', '{table}' => 'sites', '{sheet}' => '1', '{version}' => '1']);
+            $path = strtr($uri, ['{machine}' => '1', '{page}.{form}' => 'options.pdf', '{check}' => 'power.voltage', '{putBack}' => '1', '{at}' => '1', '{clock}' => '1', '{item}' => '1', '{asked}' => '1', '{instrument}' => '1', '{name}' => 'record', '{person}' => '1', '{site}' => '1', '{job}' => '1', '{link}' => '1', '{invitation}' => '1', '{table}' => 'sites', '{sheet}' => '1', '{version}' => '1']);
             self::assertSame(401, $this->json($method, "/$path")->status(), "$method $path");
         }
     }

@@ -13,6 +13,7 @@ use App\Models\Machine;
 use App\Models\OwnerLink;
 use App\Models\User;
 use App\Queries\RecordSheet;
+use App\Records\OnePage;
 use App\Records\PhotoStore;
 use App\Records\RecordPaper;
 use App\Refusals\Refusal;
@@ -72,6 +73,14 @@ final class OwnerController
         $company = Company::query()->findOrFail($machine->company_id);
 
         return response($paper->of($machine, $this->record($machine), $company->time_zone), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="record.pdf"']);
+    }
+
+    #[OA\Get(path: '/api/v1/owner/{token}/pages/{page}.{form}', operationId: 'ownerPage', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/token'), new OA\Parameter(ref: '#/components/parameters/page'), new OA\Parameter(ref: '#/components/parameters/form')], responses: [new OA\Response(response: 200, description: 'One matter on one page, as PDF or SVG', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 410, description: 'The link opens nothing any more', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function page(Request $request, OnePage $pages): Response
+    {
+        $machine = self::machine($request);
+
+        return RecordController::onePage($request, $machine, Company::query()->findOrFail($machine->company_id)->time_zone, $pages);
     }
 
     #[OA\Get(path: '/api/v1/owner/{token}/photos/{at}', operationId: 'ownerPhoto', tags: ['owner'], parameters: [new OA\Parameter(ref: '#/components/parameters/token'), new OA\Parameter(name: 'at', in: 'path', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'size', in: 'query', schema: new OA\Schema(type: 'string', enum: ['small']))], responses: [new OA\Response(response: 200, description: 'A picture of the record', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')))])]

@@ -9,15 +9,20 @@ use App\Models\Machine;
 use App\Models\User;
 use App\Queries\ReadingsTable;
 use App\Queries\RecordSheet;
+use App\Records\OnePage;
 use App\Records\RecordExport;
 use App\Records\RecordPaper;
+use App\Views\ProblemView;
 use App\Views\RecordView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
+#[OA\Parameter(parameter: 'page', name: 'page', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['curb', 'crane', 'order', 'options']))]
+#[OA\Parameter(parameter: 'form', name: 'form', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['pdf', 'svg']))]
 final class RecordController
 {
     public function __construct(private readonly RecordSheet $sheet, private readonly Tape $tape)
@@ -50,6 +55,23 @@ final class RecordController
         $record = $this->sheet->of($machine, $person->company);
 
         return response($paper->of($machine, $record, $person->company->time_zone), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => strtr(self::kept('record', $machine, 'pdf'), ['attachment' => 'inline'])]);
+    }
+
+    /** One matter on one page, for people without an account. */
+    #[OA\Get(path: '/api/v1/machines/{machine}/pages/{page}.{form}', operationId: 'onePage', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/page'), new OA\Parameter(ref: '#/components/parameters/form')], responses: [new OA\Response(response: 200, description: 'Curb sketch, crane sheet, order sheet or options, as PDF or SVG', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 404, description: 'Nothing of it was recorded', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function page(Request $request, Machine $machine, #[CurrentUser] User $person, OnePage $pages): Response
+    {
+        return self::onePage($request, $machine, $person->company->time_zone, $pages);
+    }
+
+    public static function onePage(Request $request, Machine $machine, string $zone, OnePage $pages): Response
+    {
+        [$page, $isPdf] = [(string) $request->route('page'), $request->route('form') === 'pdf'];
+
+        return response($isPdf ? $pages->pdf($machine, $page, $zone) : $pages->svg($machine, $page), 200, [
+            'Content-Type' => $isPdf ? 'application/pdf' : 'image/svg+xml',
+            'Content-Disposition' => strtr(self::kept($page, $machine, $isPdf ? 'pdf' : 'svg'), ['attachment' => 'inline']),
+        ]);
     }
 
     /** What a file that leaves or enters may say. */

@@ -139,6 +139,15 @@ return [
             'basis' => ['head' => 'The same part is asked of sister units.'],
         ],
     ],
+    'entry.option_chosen' => [
+        'question' => 'Which one goes in?',
+        'short' => 'Option chosen',
+        'fields' => ['option' => ['Option', ''], 'why' => ['Why', '']],
+        'say' => [
+            'chosen' => ['head' => '{option} goes in: {why}', 'next' => 'Go through the job\'s facts again, and check the supply for it.'],
+            'basis' => ['head' => 'The choice is yours; the record keeps why.'],
+        ],
+    ],
     'entry.order_sheet' => [
         'question' => 'Is it all there to order the new one?',
         'short' => 'Order sheet',

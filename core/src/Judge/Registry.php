@@ -51,6 +51,7 @@ final class Registry
         'piping.bulb' => Piping\Bulb::class,
         'piping.equivalent_length' => Piping\EquivalentLength::class,
         'piping.insulation' => Piping\Insulation::class,
+        'entry.option_chosen' => Entry\OptionChosen::class,
         'entry.order_sheet' => Entry\OrderSheet::class,
         'entry.orphan_load' => Entry\OrphanLoad::class,
         'entry.valve' => Entry\Valve::class,

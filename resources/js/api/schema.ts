@@ -728,6 +728,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/owner/{token}/pages/{page}.{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownerPage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/owner/{token}/photos/{at}": {
         parameters: {
             query?: never;
@@ -947,6 +963,23 @@ export interface paths {
         };
         /** The same on paper. */
         get: operations["recordPaper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/pages/{page}.{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One matter on one page, for people without an account. */
+        get: operations["onePage"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1610,6 +1643,7 @@ export interface components {
         };
         /** @description The record of a machine: twelve answers, then the evidence. */
         RecordView: {
+            /** @description Matters there is a page of their own for. */
             company: string;
             site: string;
             address: string;
@@ -1638,6 +1672,7 @@ export interface components {
             instruments: components["schemas"]["InstrumentUsedView"][];
             notes: string[];
             differs: string[];
+            pages: ("curb" | "crane" | "order" | "options")[];
         };
         /** @description What was recorded: its place on the tape, and the machine as it stands now, unless that was not asked for (Prefer: return=minimal). */
         RecordedView: {
@@ -1881,6 +1916,8 @@ export interface components {
         token: string;
         /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
         person: number;
+        page: "curb" | "crane" | "order" | "options";
+        form: "pdf" | "svg";
         /** @description Equipment sheets: by form or as file, against the published schema; every change is another version. */
         sheet: number;
         /** @description Tables in and out: sites and machines as comma-separated values. */
@@ -3538,6 +3575,40 @@ export interface operations {
             };
         };
     };
+    ownerPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The owner's link: made and withdrawn by the company, read by whoever holds it. */
+                token: components["parameters"]["token"];
+                page: components["parameters"]["page"];
+                form: components["parameters"]["form"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One matter on one page, as PDF or SVG */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description The link opens nothing any more */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
     ownerPhoto: {
         parameters: {
             query?: {
@@ -3990,6 +4061,39 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+        };
+    };
+    onePage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+                page: components["parameters"]["page"];
+                form: components["parameters"]["form"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Curb sketch, crane sheet, order sheet or options, as PDF or SVG */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description Nothing of it was recorded */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };

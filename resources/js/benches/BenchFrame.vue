@@ -450,6 +450,16 @@ defineExpose({ record, correct })
       </button>
       <p v-else class="caption">{{ t('bench.cantRecord') }}</p>
       <PhotoPick v-if="mayRecord" v-model="photos" />
+      <template v-if="spec.page && last">
+        <a
+          v-for="form in ['pdf', 'svg']"
+          :key="form"
+          class="press small"
+          target="_blank"
+          :href="`/api/v1/machines/${machine.view?.id}/pages/${spec.page}.${form}`"
+          >{{ t(`record.page.${spec.page}`) }} ({{ form.toUpperCase() }})</a
+        >
+      </template>
       <p
         v-if="failure || blocked"
         class="failure"

@@ -25,6 +25,7 @@ const LOADERS = {
   start: () => import('./run/StartBench.vue'),
   job: () => import('./JobBench.vue'),
   leave: () => import('./handover/LeaveBench.vue'),
+  options: () => import('./OptionsLink.vue'),
 }
 const OTHERS: Record<string, Component> = Object.fromEntries(
   Object.entries(LOADERS).map(([id, loader]) => [
@@ -181,7 +182,7 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
       v-else-if="OTHERS[tab] !== undefined"
       :key="`own-${tab}`"
       ref="bench"
-      v-bind="tab === 'start' ? {} : { gate }"
+      v-bind="['start', 'options'].includes(tab) ? {} : { gate }"
       @choose="$emit('choose', $event)"
       @tab="tab = $event"
       @recorded="recorded"

@@ -294,7 +294,7 @@ describe('the questions and their benches', () => {
   it('leave no check without a bench, and no two benches with one name', () => {
     const benched = new Set(BENCHES.flatMap((spec) => spec.parts.map((p) => p.check)))
     // The options are weighed on a page of their own.
-    const own = ['job.gates', 'survey.options']
+    const own = ['job.gates', 'survey.options', 'entry.option_chosen']
     expect(CHECKS.map((c) => c.id).filter((id) => !own.includes(id) && !benched.has(id))).toEqual([])
     expect(new Set(BENCHES.map((b) => b.id)).size).toBe(BENCHES.length)
     expect(Object.keys(GATES).length).toBeGreaterThan(5)

@@ -6,6 +6,7 @@ import { type BenchSpec, figure, grid, words } from '../spec'
 /** What a supplier asks of the old unit before the new one is built. */
 export const orderSheet: BenchSpec = {
   id: 'orderSheet',
+  page: 'order',
   undrawn: true,
   parts: [{ check: 'entry.order_sheet', subject: 'machine' }],
   rows: [

@@ -5,6 +5,7 @@ const rect = (of: string) => measures(of, 'x', 'y', 'length', 'width')
 /** The new base over the old curb, drawn to scale, turned and dragged. */
 export const curb: BenchSpec = {
   id: 'curb',
+  page: 'curb',
   scaled: true,
   parts: [{ check: 'survey.curb_fit', subject: 'machine' }],
   rows: [
@@ -24,6 +25,7 @@ export const curb: BenchSpec = {
 /** Wall, roof, boom and load in section, held against the crane's chart. */
 export const crane: BenchSpec = {
   id: 'crane',
+  page: 'crane',
   scaled: true,
   parts: [{ check: 'survey.crane', subject: 'machine' }],
   rows: [

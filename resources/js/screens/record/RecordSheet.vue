@@ -34,6 +34,9 @@ function decided(check: string, subject: string): string {
   return entry === undefined ? '' : `${entry.who}, ${day(entry.placedAt)} ${clock(entry.placedAt)}`
 }
 
+/** Matters that go out on a page of their own, beside the record's. */
+const pageOf = (one: string) => props.pdf.replace(/record\.pdf$/, `pages/${one}.pdf`)
+
 function print() {
   window.print()
 }
@@ -46,6 +49,9 @@ function print() {
       <button type="button" class="press small" @click="print">{{ t('record.print') }}</button>
       <a class="press small" :href="pdf" target="_blank">{{ t('record.pdf') }}</a>
       <slot name="files" />
+      <a v-for="one in record.pages" :key="one" class="press small" :href="pageOf(one)" target="_blank">{{
+        t(`record.page.${one}`)
+      }}</a>
     </nav>
     <header>
       <div>

@@ -42,10 +42,22 @@ final class LeaveItem
     /** What a recording leaves for somebody: the same thing once. */
     public function forCheck(Machine $locked, Entry $entry, Stamp $stamp, string $kind, string $what): void
     {
-        $words = $this->phrases->common('leaves', $kind) . ": $what";
+        $words = $this->phrases->common('leaves', $kind) . ($what === '' ? '' : ": $what");
         $isThere = Entry::query()->where('machine_id', $locked->id)->where('kind', EntryKind::ItemOpened->value)->where('details->what', $words)->exists();
         if (! $isThere) {
             $this->tape->append($locked, EntryKind::ItemOpened, $stamp, ['about' => $entry->at, 'details' => ['what' => $words, 'owner' => '', 'due' => '', 'check' => '', 'subject' => '']]);
+        }
+    }
+
+    /** What a recording settles is done: everything of a kind that was left. */
+    public function settled(Machine $locked, Stamp $stamp, string $kind, int $by): void
+    {
+        $words = $this->phrases->common('leaves', $kind);
+        $locked->loadMissing('job');
+        foreach ($this->standings->tape($locked)->items as $id => $item) {
+            if ($item['done'] === '' && ($item['what'] === $words || str_starts_with($item['what'], "$words: "))) {
+                $this->tape->append($locked, EntryKind::ItemDone, $stamp, ['about' => $id, 'details' => ['what' => $item['what'], 'word' => $this->phrases->common('leaves', 'settled') . " $by"]]);
+            }
         }
     }
 

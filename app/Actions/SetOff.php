@@ -26,6 +26,7 @@ final class SetOff
                 $effect->opens !== null => $this->open->forCheck($locked, $entry, $stamp, $effect->opens, $effect->where === '' ? $subject : $effect->where),
                 $effect->closes !== null => $this->close->byReading($locked, $stamp, $effect->closes, $effect->where),
                 $effect->leaves !== '' => $this->leave->forCheck($locked, $entry, $stamp, $effect->leaves, $effect->where),
+                $effect->settles !== '' => $this->leave->settled($locked, $stamp, $effect->settles, $entry->at),
                 $effect->ends !== null => $this->clock->read($locked, $stamp, $effect->ends),
                 $effect->starts !== null => $this->clock->begin($locked, $stamp, $effect->starts, $effect->minutes, $entry->at),
                 default => null,

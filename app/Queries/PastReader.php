@@ -11,9 +11,6 @@ use IronStart\Core\Check\Past;
 /** What was recorded on a machine before, as far as a later check draws on it. */
 final class PastReader
 {
-    /** Checks that another one draws on. */
-    private const CHECKS = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
-        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint'];
     private const KINDS = ['check', 'start', 'part_disabled', 'part_enabled', 'suspect'];
 
     /** Read when a check asks for it, and not before. */
@@ -45,7 +42,7 @@ final class PastReader
                 'part_enabled' => $out[$subject] = null,
                 default => null,
             };
-            if ($row->kind === 'check' && in_array($row->check, self::CHECKS, true) && ! isset($flagged[$row->at])) {
+            if ($row->kind === 'check' && in_array($row->check, Past::DRAWN_ON, true) && ! isset($flagged[$row->at])) {
                 $recorded[] = [
                     'check' => $row->check, 'subject' => $row->subject, 'status' => $row->status, 'codes' => array_values((array) json_decode($row->codes, true)),
                     'input' => (array) json_decode($row->input ?? '{}', true), 'values' => (array) json_decode($row->said_values ?? '{}', true), 'at' => $rank,
@@ -61,7 +58,7 @@ final class PastReader
         $rows = Entry::query()->where('entries.machine_id', $machine->id)->whereIn('entries.kind', self::KINDS)
             ->leftJoin('verdicts', Entry::beside('verdicts'))
             ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
-            ->where(fn ($query) => $query->whereNull('verdicts.check')->orWhereIn('verdicts.check', self::CHECKS))
+            ->where(fn ($query) => $query->whereNull('verdicts.check')->orWhereIn('verdicts.check', Past::DRAWN_ON))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
             ->select(['entries.at', 'entries.kind', 'entries.details', 'suspect_marks.target_at', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'verdicts.input'])
             ->selectRaw('verdicts.said->\'values\' AS said_values')

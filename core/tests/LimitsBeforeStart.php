@@ -503,6 +503,12 @@ final class LimitsBeforeStart
                 'dry' => [['part' => 'line set', 'with' => 'solvent', 'until_clean' => true], [['blown' => true], 'clear', []], [['blown' => false], 'stop', ['solvent_left']]],
             ],
             'entry.option_chosen' => ['a reason' => [['option' => 'A'], [['why' => 'It fits the feeder.'], 'clear', []], [[], 'open', ['missing:why']]]],
+            'entry.lift_day' => [
+                'the ground' => [['permit' => 'none needed', 'signals' => 'Mina', 'crane_up_at' => '9:00'], [['ground_by' => 'Rafe'], 'clear', ['arranged']], [[], 'stop', ['ground_unseen', 'missing:ground_by']]],
+                'who signals' => [['permit' => 'none needed', 'ground_by' => 'Rafe', 'crane_up_at' => '9:00'], [['signals' => 'Mina'], 'clear', ['arranged']], [[], 'stop', ['nobody_signals', 'missing:signals']]],
+                'quiet hours' => [['permit' => 'P-7', 'ground_by' => 'Rafe', 'signals' => 'Mina', 'quiet_until' => '9:00'], [['crane_up_at' => '9:00'], 'clear', ['arranged']], [['crane_up_at' => '8:59'], 'watch', ['quiet_hours']]],
+                'before it is up' => [['permit' => 'P-7', 'ground_by' => 'Rafe'], [['signals' => 'Mina'], 'clear', ['arranged']], [[], 'open', ['missing:signals']]],
+            ],
             'entry.part_failed' => ['kept' => [['what' => 'C1', 'how' => 'grounded'], [['kept' => true], 'clear', []], [[], 'watch', ['not_kept']]]],
             'entry.order_sheet' => ['a blank' => [
                 ['model' => 'X', 'serial' => '1', 'volts' => '460', 'phases' => 3, 'mca' => '30 A', 'mocp' => '40 A', 'refrigerant' => 'R-22', 'charge' => '9 lb', 'heat' => 'gas', 'heat_input' => '180 MBH', 'supply_drop' => 'x', 'return_drop' => 'x', 'discharge' => 'down', 'curb' => 'x', 'economizer' => 'yes', 'exhaust' => 'no', 'drain_side' => 'left', 'gas_side' => 'right', 'gas_pressure' => '7 inH2O', 'conduit' => 'x', 'controls' => 'x', 'wires' => 7, 'accessories' => ['float'], 'clearances' => 'x', 'weight' => '1160 lb'],

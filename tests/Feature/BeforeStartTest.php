@@ -66,6 +66,29 @@ final class BeforeStartTest extends FeatureTestCase
         self::assertSame(['Other load on the old disconnect: roof light'], array_column($again->json('machine.items'), 'what'));
     }
 
+    public function testALiftLeavesWhatIsToBeArrangedAndTheLiftDaySettlesIt(): void
+    {
+        $crane = ['roof_height' => '24 ft', 'unit_height' => '50 in', 'sling_height' => '8 ft', 'edge_distance' => '25 ft', 'setback' => '25 ft', 'gross_load' => '1290 lb', 'chart' => [['boom' => '90 ft', 'radius' => '50 ft', 'capacity' => '6800 lb']]];
+        $open = fn (mixed $answer): array => array_column(array_filter($answer->json('machine.items'), fn (array $one): bool => $one['done'] === ''), 'what');
+        $this->record($this->starter, $this->machine, 'survey.crane', ['gross_load' => '9000 lb'] + $crane)->assertCreated()->assertJsonPath('machine.items', []);
+        $lift = $this->record($this->starter, $this->machine, 'survey.crane', $crane)->assertCreated();
+        self::assertSame(['Permit for the crane', 'Quiet hours of the site', 'Look at the ground before the crane is up', 'Who signals the crane'], $open($lift));
+        $car = ['item' => ['length' => '30 in', 'width' => '30 in', 'height' => '40 in', 'weight' => '40 lb'], 'steps' => [
+            ['kind' => 'lift_car', 'name' => 'back elevator', 'door_width' => '42 in', 'door_height' => '84 in', 'depth' => '60 in', 'width' => '60 in', 'height' => '90 in', 'capacity' => '2500 lb'],
+            ['kind' => 'hatch', 'length' => '60 in', 'width' => '48 in'],
+        ]];
+        self::assertContains('Book the elevator: back elevator', $open($this->record($this->starter, $this->machine, 'survey.route', $car)->assertCreated()));
+        $first = $this->record($this->starter, $this->machine, 'entry.lift_day', ['permit' => 'P-7', 'elevator' => 'desk', 'quiet_until' => '9:00', 'hatch_open' => true])->assertCreated();
+        self::assertSame(['Look at the ground before the crane is up', 'Who signals the crane', 'Hatch: the key, and who closes it'], array_values($open($first)));
+        self::assertSame('As written in entry ' . self::newest($first, 'entry.lift_day')['at'], $first->json('machine.items.0.done'));
+        self::assertEquals(['permit' => 'P-7', 'elevator' => 'desk', 'quiet_until' => '9:00'], $first->json('machine.prefill')['entry.lift_day']['machine']);
+        self::assertSame([['roof_door', false]], array_map(fn (array $one): array => [$one['kind'], $one['closed']], $first->json('machine.putBack')));
+        $last = $this->record($this->starter, $this->machine, 'entry.lift_day', ['permit' => 'P-7', 'ground_by' => 'Ines', 'signals' => 'Mina', 'hatch_open' => false])->assertCreated();
+        $last->assertJsonPath('machine.putBack.0.closed', true);
+        self::assertSame('clear', self::newest($last, 'entry.lift_day')['status']);
+        self::assertSame(['Hatch: the key, and who closes it'], array_values($open($last)));
+    }
+
     public function testEntriesAreNoPartOfTheGatesAndGoOutWithTheRecord(): void
     {
         $gates = fn (mixed $answer): array => array_map(fn (array $gate): array => [$gate['state'], $gate['sentence']], $answer->json('machine.gates'));
@@ -101,10 +124,16 @@ final class BeforeStartTest extends FeatureTestCase
     public function testADrawingToScaleStandsOnPaperAsOnTheBench(): void
     {
         $lift = ['roof_height' => '24 ft', 'parapet_height' => '2 ft', 'unit_height' => '50 in', 'unit_length' => '88 in', 'sling_height' => '8 ft', 'edge_distance' => '25 ft', 'setback' => '25 ft', 'gross_load' => '1290 lb', 'chart' => [['boom' => '90 ft', 'radius' => '50 ft', 'capacity' => '6800 lb']]];
-        $entry = $this->record($this->starter, $this->machine, 'survey.crane', $lift)->assertCreated()->json('machine.tape.0');
+        $entry = self::newest($this->record($this->starter, $this->machine, 'survey.crane', $lift)->assertCreated(), 'survey.crane');
         self::assertSame('scene', $entry['drawing']['shape']);
         self::assertContains("50' 0\"", array_column($entry['drawing']['dims'], 'text'));
         $paper = $this->actingAs($this->starter)->get("/api/v1/machines/{$this->machine->id}/record.pdf")->assertOk();
         self::assertStringStartsWith('%PDF', (string) $paper->getContent());
+    }
+
+    /** @return array<string, mixed> the newest entry of a check on the machine's tape */
+    private static function newest(mixed $answer, string $check): array
+    {
+        return array_values(array_filter($answer->json('machine.tape'), fn (array $one): bool => $one['check'] === $check))[0];
     }
 }

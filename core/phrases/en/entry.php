@@ -148,6 +148,27 @@ return [
             'basis' => ['head' => 'The choice is yours; the record keeps why.'],
         ],
     ],
+    'entry.lift_day' => [
+        'question' => 'Is the lift set up?',
+        'short' => 'Lift day',
+        'fields' => [
+            'permit' => ['Permit', 'Street, lane, aviation; "none needed" is an answer.'],
+            'quiet_until' => ['Quiet hours until', 'Such as 9:00.'],
+            'elevator' => ['Elevator booked with', ''],
+            'hatch' => ['Hatch key with', ''],
+            'ground_by' => ['Who looked at the ground', 'Under every pad: fill, covers, tanks, slabs.'],
+            'signals' => ['Who signals', 'One person.'],
+            'crane_up_at' => ['Crane up at', ''],
+            'hatch_open' => ['Hatch propped open', ''],
+        ],
+        'say' => [
+            'ground_unseen' => ['head' => 'The crane is up and nobody looked at the ground.', 'next' => 'Boom down. Look under every pad for fill, covers, tanks and slabs, and mat it.'],
+            'nobody_signals' => ['head' => 'The crane is up and nobody is named to signal.', 'next' => 'Name one person to the operator before the hook moves. Anybody may call stop.'],
+            'quiet_hours' => ['head' => 'Crane up at {up}; the site is quiet until {until}.', 'next' => 'Call the building before the engine starts, or move the lift.'],
+            'arranged' => ['head' => '{ground} looked at the ground; {signals} signals.', 'next' => 'Barricade under the swing before the hook moves.'],
+            'basis' => ['head' => 'The crane company, the city and the building have the say.'],
+        ],
+    ],
     'entry.order_sheet' => [
         'question' => 'Is it all there to order the new one?',
         'short' => 'Order sheet',

@@ -12,6 +12,9 @@ namespace IronStart\Core\Check;
  */
 final class Past
 {
+    /** Checks that another one draws on; the rest is never read. */
+    public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
+        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day'];
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
 
     /** @var (\Closure(): self)|null reads it when somebody asks */
@@ -50,9 +53,11 @@ final class Past
      *
      * @param int|null $before only what lies before this
      * @return Recorded|null
+     * @throws \LogicException of one that nobody reads
      */
     public function last(string $check, string $subject, ?int $before = null): ?array
     {
+        self::isRead($check);
         foreach (array_reverse($this->read()->recorded) as $one) {
             if ($one['check'] === $check && $one['subject'] === $subject && ($before === null || $one['at'] < $before)) {
                 return $one;
@@ -69,6 +74,7 @@ final class Past
      */
     public function named(string $check): array
     {
+        self::isRead($check);
         $named = [];
         foreach ($this->read()->recorded as $one) {
             if ($one['check'] === $check && is_string($one['input']['name'] ?? null)) {
@@ -149,6 +155,13 @@ final class Past
         }
 
         return array_map(fn (array $proofs): array => array_keys($proofs), $found);
+    }
+
+    private static function isRead(string $check): void
+    {
+        if (! in_array($check, self::DRAWN_ON, true)) {
+            throw new \LogicException("Nobody reads $check of the record: it is not among what is drawn on.");
+        }
     }
 
     private function read(): self

@@ -52,6 +52,7 @@ final class Registry
         'piping.equivalent_length' => Piping\EquivalentLength::class,
         'piping.insulation' => Piping\Insulation::class,
         'entry.option_chosen' => Entry\OptionChosen::class,
+        'entry.lift_day' => Entry\LiftDay::class,
         'entry.order_sheet' => Entry\OrderSheet::class,
         'entry.orphan_load' => Entry\OrphanLoad::class,
         'entry.valve' => Entry\Valve::class,

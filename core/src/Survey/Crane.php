@@ -134,7 +134,7 @@ final class Crane implements Check, Draws, DrawsOnRecord
         }
         $basis = [...$basis, ...($in->given('deductions') ? [] : [Finding::note('no_deductions')]), ...($in->given('unit_length') ? [] : [Finding::note('no_unit_length')])];
 
-        return new Judgement($findings, $values, false, $cautions, $basis);
+        return new Judgement($findings, $values, false, $cautions, $basis, sets: Arrangements::ofLift($findings));
     }
 
     public static function drawing(Input $in, array $values): array

@@ -147,7 +147,7 @@ final class Route implements Check, Draws
         $heavy = array_filter($findings, fn (Finding $f): bool => $f->status === Status::Stop && ! str_starts_with($f->code, 'step_fails')) !== [];
         $marginal = ! $heavy && ($fails(self::TAPE) !== $fails(0.0) || $fails(-self::TAPE) !== $fails(0.0));
 
-        return new Judgement($findings, $values, $marginal, $cautions, $basis);
+        return new Judgement($findings, $values, $marginal, $cautions, $basis, sets: Arrangements::ofRoute($in, $findings));
     }
 
     public static function drawing(Input $in, array $values): array

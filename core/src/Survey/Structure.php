@@ -103,7 +103,7 @@ final class Structure implements Check, Draws, DrawsOnRecord
         }
         $share = 100 * $total / $old;
         $values['of_old'] = Value::of($share, '%');
-        $said += ['old' => Said::weight($old), 'share' => Said::percent($share, Limit::over($share, self::STOP) ? self::STOP : self::WATCH)];
+        $said += ['old' => Said::weight($old), 'share' => Said::percent($share, $share > (self::WATCH + self::STOP) / 2 ? self::STOP : self::WATCH)];
 
         return match (true) {
             Limit::over($share, self::STOP) => Finding::stop('heavier', $said),

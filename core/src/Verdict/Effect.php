@@ -21,6 +21,8 @@ final readonly class Effect
         public string $where = '',
         /** A kind of thing that is left for somebody to own. */
         public string $leaves = '',
+        /** A kind of thing left for somebody that is done with. */
+        public string $settles = '',
     ) {
     }
 
@@ -37,9 +39,15 @@ final readonly class Effect
     }
 
     /** Something nobody owns yet stands in the open items. */
-    public static function leaves(string $kind, string $what): self
+    public static function leaves(string $kind, string $what = ''): self
     {
         return new self(where: $what, leaves: $kind);
+    }
+
+    /** Whatever of a kind was left for somebody is done. */
+    public static function settles(string $kind): self
+    {
+        return new self(settles: $kind);
     }
 
     /** @param int $minutes 1 or more */

@@ -95,4 +95,16 @@ final class PastTest extends TestCase
     {
         return ['check' => $check, 'subject' => $subject, 'status' => $status, 'codes' => $codes, 'input' => $input, 'values' => $values, 'at' => $at];
     }
+
+    public function testWhatIsNotAmongWhatIsDrawnOnIsNeverAskedFor(): void
+    {
+        $this->expectException(\LogicException::class);
+        (new Past())->last('entry.hot_work', 'machine');
+    }
+
+    public function testNorIsItByName(): void
+    {
+        $this->expectException(\LogicException::class);
+        (new Past())->named('entry.hot_work');
+    }
 }

@@ -73,6 +73,7 @@ final class CautionsTest extends TestCase
         yield 'a flush' => ['entry.flush', [], ['flush_solvent', 'eye_protection', 'nitrogen_regulator']];
         yield 'a failed part' => ['entry.part_failed', [], []];
         yield 'a choice' => ['entry.option_chosen', [], []];
+        yield 'a lift day' => ['entry.lift_day', [], ['lifting', 'roof_edge']];
         yield 'an order' => ['entry.order_sheet', [], []];
         yield 'set list' => ['list.set', [], ['local_code', 'drilling_blind', 'asbestos', 'confined_space', 'ladder', 'attic', 'insects', 'working_alone']];
         yield 'joint list' => ['list.pipe', [], ['hot_work', 'toxic_breakdown', 'drilling_blind', 'asbestos']];

@@ -8,6 +8,7 @@ use IronStart\Core\Check\InputError;
 use IronStart\Core\Core;
 use IronStart\Core\Judge\Registry;
 use IronStart\Core\Tests\Corpus;
+use IronStart\Core\Verdict\Effect;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Value;
@@ -85,7 +86,7 @@ final class GoldenTest extends TestCase
             '  values: ' . json_encode($values, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PARTIAL_OUTPUT_ON_ERROR),
             '  cautions: ' . implode(', ', $judgement->cautions) . ($judgement->marginal ? '; marginal' : ''),
             '  drawing: ' . json_encode($drawing, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE),
-            '  sets: ' . json_encode($judgement->sets),
+            '  sets: ' . json_encode(array_map(fn (Effect $one): array => array_filter((array) $one, fn (mixed $v): bool => $v !== null && $v !== ''), $judgement->sets)),
         ];
     }
 }

@@ -1,6 +1,16 @@
 import { acid, insulation, windings } from './compressor/compressor'
 import { float, trap } from './condensate/condensate'
-import { flush, hotWork, joints, oil, orderSheet, orphanLoad, partFailed, valves } from './entry/entries'
+import {
+  flush,
+  hotWork,
+  joints,
+  liftDay,
+  oil,
+  orderSheet,
+  orphanLoad,
+  partFailed,
+  valves,
+} from './entry/entries'
 import { owner, pipe, prestart, set } from './list/lists'
 import { bulb, flares, insulating, lengths, oldPipe, purge } from './piping/piping'
 import { amps, legRoll } from './power/amps'
@@ -31,6 +41,7 @@ export const GATES: Record<number, Tab[]> = {
     { id: 'options' },
     of(oldSupply),
     of(oldCircuit),
+    of(liftDay),
     of(orderSheet),
     NOTE,
   ],
@@ -97,6 +108,7 @@ export const SELDOM = [
   'rigging',
   'route',
   'options',
+  'liftDay',
   'orderSheet',
   'valves',
   'orphanLoad',

@@ -140,6 +140,7 @@ export default {
     structure: 'Roof load',
     route: 'Route',
     options: 'Options',
+    liftDay: 'Lift day',
     orderSheet: 'Order sheet',
     valves: 'Valves',
     orphanLoad: 'Other loads',

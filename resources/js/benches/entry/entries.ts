@@ -25,6 +25,20 @@ export const orderSheet: BenchSpec = {
   ],
 }
 
+/** What is arranged for the day the unit goes up. */
+export const liftDay: BenchSpec = {
+  id: 'liftDay',
+  undrawn: true,
+  parts: [{ check: 'entry.lift_day', subject: 'machine' }],
+  rows: [
+    grid(['permit', 'quiet_until'], 2),
+    grid(['ground_by', 'signals'], 2),
+    grid(['elevator', 'hatch'], 2),
+    figure('crane_up_at'),
+    words('hatch_open'),
+  ],
+}
+
 /** What else hung on the old disconnect. */
 export const orphanLoad: BenchSpec = {
   id: 'orphanLoad',

@@ -78,6 +78,9 @@ async function leave() {
         <RouterLink :to="{ name: 'today' }" :class="{ on: route.name === 'today' }">{{
           t('app.today')
         }}</RouterLink>
+        <RouterLink :to="{ name: 'pocket' }" :class="{ on: String(route.name).startsWith('pocket') }">{{
+          t('pocket.title')
+        }}</RouterLink>
         <RouterLink
           v-if="session.may('office')"
           class="office-link"

@@ -39,6 +39,19 @@ export const router = createRouter({
       props: (to) => ({ id: Number(to.params.id) }),
       meta: { bare: true },
     },
+    { path: '/pocket', name: 'pocket', component: () => import('@/screens/pocket/PocketScreen.vue') },
+    {
+      path: '/pocket/options',
+      name: 'pocket-options',
+      component: () => import('@/screens/options/OptionsScreen.vue'),
+      props: { id: null },
+    },
+    {
+      path: '/pocket/:bench',
+      name: 'pocket-bench',
+      component: () => import('@/screens/pocket/PocketBench.vue'),
+      props: true,
+    },
     {
       path: '/instruments',
       name: 'instruments',

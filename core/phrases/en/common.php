@@ -271,6 +271,7 @@ return [
         'panel_off' => 'back on, per the pre-start list',
         'controller_test' => 'settings as left, per the settings check',
         'circuit_open' => 'under nitrogen, per the pressure test',
+        'roof_door' => 'closed, per the lift day',
     ],
     'clocks' => [
         'pressure_hold' => 'Pressure test', 'decay' => 'Vacuum decay', 'stabilise' => 'Settling', 'warm_up' => 'Crankcase warm-up', 'fire_watch' => 'Fire watch',

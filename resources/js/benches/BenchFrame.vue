@@ -31,7 +31,7 @@ import { appliesIn, type BenchSpec, type Context, isOfParts } from './spec'
  * reasons, and the one button. While nothing is typed it shows what was recorded last, as past.
  */
 const props = defineProps<{ spec: BenchSpec }>()
-const emit = defineEmits<{ recorded: [status: string]; dropCorrection: [] }>()
+const emit = defineEmits<{ recorded: [status: string]; dropCorrection: []; attach: [] }>()
 const { t } = useI18n()
 const machine = useMachine()
 const checks = useChecks()
@@ -43,7 +43,10 @@ const photos = ref<File[]>([])
 const failure = ref('')
 const root = ref<HTMLElement | null>(null)
 const button = ref<HTMLButtonElement | null>(null)
-const { draft, clear, put } = useDraft<Draft>(`${machine.view?.id}.bench.${props.spec.id}`, freshDraft)
+const { draft, clear, put } = useDraft<Draft>(
+  `${machine.view?.id ?? 'pocket'}.bench.${props.spec.id}`,
+  freshDraft,
+)
 
 type Filled = Record<string, Record<string, Record<string, unknown>>>
 const kind = computed(() => props.spec.parts[0]?.subject ?? 'machine')
@@ -210,7 +213,9 @@ const buttonText = computed(() => {
   if (status.value === 'stop') return t('bench.recordStop')
   return status.value === 'open' ? t('bench.recordOpen') : t('bench.record')
 })
-const mayRecord = computed(() => session.may('record'))
+/** At no machine it is judged, and recorded nowhere. */
+const adrift = computed(() => machine.view === null)
+const mayRecord = computed(() => session.may('record') && !adrift.value)
 const ready = computed(
   () =>
     (!pristine.value || (live.value && status.value !== 'open')) &&
@@ -350,7 +355,8 @@ function dropCorrection() {
   emit('dropCorrection')
 }
 
-function correct(entry: TapeEntry) {
+/** What was recorded, or read at no machine, stands as if it had been typed here. */
+function correct(entry: Pick<TapeEntry, 'check' | 'subject' | 'input'>) {
   const i = props.spec.parts.findIndex((part) => part.check === entry.check)
   const view = views.value[i]
   if (view === undefined) return
@@ -359,6 +365,19 @@ function correct(entry: TapeEntry) {
   put({
     ...draftOf(view, prefill, entry.input as Record<string, unknown>),
     ...(name === undefined ? {} : { about: name }),
+  })
+}
+
+/** Several checks of one bench, each over what the bench has of its own. */
+function take(inputs: Record<string, unknown>[]) {
+  const drafts = parts.value.flatMap((part, i) => {
+    const view = views.value[i]
+    return view === undefined ? [] : [draftOf(view, part.prefill, inputs[i] ?? {})]
+  })
+  put({
+    ...freshDraft(),
+    values: Object.assign({}, ...drafts.map((one) => one.values)) as Draft['values'],
+    rows: Object.assign({}, ...drafts.map((one) => one.rows)) as Draft['rows'],
   })
 }
 
@@ -373,7 +392,10 @@ function onEnter(event: KeyboardEvent) {
 }
 watch(about, () => (failure.value = ''))
 
-defineExpose({ record, correct })
+/** What the bench holds, a check each. */
+const typed = () => parts.value.map((one) => one.input)
+
+defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
 </script>
 
 <template>
@@ -422,7 +444,7 @@ defineExpose({ record, correct })
           :second="drawnSecond"
           :wrong="past ? undefined : wrong"
           :label="(path: string) => fieldOf(views, withoutPlaces(path))?.label ?? ''"
-          :fixed="past !== undefined || !mayRecord"
+          :fixed="past !== undefined || !(mayRecord || adrift)"
           @drag="drag"
         />
         <p v-if="spec.scaled && (drawn?.shape ?? '') === ''" class="blank">{{ t('drawing.blank') }}</p>
@@ -448,6 +470,20 @@ defineExpose({ record, correct })
       >
         {{ buttonText }}
       </button>
+      <template v-else-if="adrift">
+        <button
+          v-if="session.may('record')"
+          type="button"
+          class="press"
+          :disabled="pristine || problem !== null"
+          @click="emit('attach')"
+        >
+          {{ t('pocket.attach') }}
+        </button>
+        <button type="button" class="press small" :disabled="pristine" @click="clear">
+          {{ t('pocket.clear') }}
+        </button>
+      </template>
       <p v-else class="caption">{{ t('bench.cantRecord') }}</p>
       <PhotoPick v-if="mayRecord" v-model="photos" />
       <template v-if="spec.page && last">

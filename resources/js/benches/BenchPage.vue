@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, nextTick, onMounted, provide, ref, watch, type Component } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { GateView, TapeEntry } from '@/api/client'
+import AskDialog from '@/components/AskDialog.vue'
 import StatusMark from '@/components/StatusMark.vue'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
@@ -127,7 +128,33 @@ watch(
   { flush: 'post' },
 )
 
-defineExpose({ record: () => bench.value?.record(), step, correct })
+/** What was read at no machine: what stands here already goes only when somebody says so. */
+const taking = ref<Record<string, unknown>[] | null>(null)
+const asksToTake = computed({
+  get: () => taking.value !== null && bench.value?.isPristine?.() === false,
+  set: (on) => {
+    if (!on) taking.value = null
+  },
+})
+function take(where: string, inputs: Record<string, unknown>[]) {
+  all.value = true
+  tab.value = where
+  taking.value = inputs
+}
+async function replace() {
+  if (taking.value !== null) bench.value?.take?.(taking.value)
+}
+watch(
+  [bench, taking],
+  ([there, inputs]) => {
+    if (inputs === null || there?.take === undefined || there.isPristine?.() === false) return
+    there.take(inputs)
+    taking.value = null
+  },
+  { flush: 'post' },
+)
+
+defineExpose({ take, record: () => bench.value?.record(), step, correct })
 </script>
 
 <template>
@@ -188,6 +215,15 @@ defineExpose({ record: () => bench.value?.record(), step, correct })
       @recorded="recorded"
     />
     <NoBench v-else :gate="gate" />
+    <AskDialog
+      v-model="asksToTake"
+      :title="t('pocket.typed')"
+      :submit="t('pocket.replace')"
+      :incomplete="false"
+      :send="replace"
+    >
+      <p>{{ t('pocket.typedWhat') }}</p>
+    </AskDialog>
     <OverrideDialog v-model="overriding" :gate="gate" />
   </div>
 </template>

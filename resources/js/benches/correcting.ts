@@ -2,7 +2,13 @@ import { inject, type ComputedRef, type InjectionKey } from 'vue'
 import type { TapeEntry } from '@/api/client'
 
 /** How a bench component is asked to record, or is given an entry to correct. */
-export type BenchHandle = { record: () => void; correct: (entry: TapeEntry) => void }
+export type BenchHandle = {
+  record: () => void
+  correct: (entry: TapeEntry) => void
+  /** An input for each of its checks, as if it had been typed. */
+  take?: (inputs: Record<string, unknown>[]) => void
+  isPristine?: () => boolean
+}
 
 export const CORRECTING: InjectionKey<ComputedRef<TapeEntry | null>> = Symbol('the entry that is corrected')
 

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { lastSeen } from '@/lib/lastSeen'
 import { useSigns } from '@/lib/reading'
-import { answer, api, type CheckView, type FieldView, type PutBackKindView } from '@/api/client'
+import { answer, api, type CheckView, type FieldView, type Schemas, type PutBackKindView } from '@/api/client'
 
 type Fact = { id: string; text: string }
 
@@ -10,6 +10,7 @@ type Fact = { id: string; text: string }
 export const useChecks = defineStore('checks', () => {
   const byId = ref(new Map<string, CheckView>())
   const cautions = ref<Record<string, string>>({})
+  const gates = ref<Schemas['GateName'][]>([])
   const putBackKinds = ref<PutBackKindView[]>([])
   /** Facts that decide something, by type of job. */
   const facts = ref<Record<string, Fact[]>>({})
@@ -19,6 +20,7 @@ export const useChecks = defineStore('checks', () => {
     const told = await lastSeen(0, 'checks', answer(api.GET('/api/v1/checks')))
     byId.value = new Map(told.checks.map((check) => [check.id, check]))
     cautions.value = told.cautions
+    gates.value = told.gates
     putBackKinds.value = told.putBackKinds
     facts.value = told.facts as Record<string, Fact[]>
     useSigns((told as { signs?: Record<string, string> }).signs ?? {})
@@ -39,5 +41,5 @@ export const useChecks = defineStore('checks', () => {
     return found
   }
 
-  return { byId, cautions, putBackKinds, facts, load, check, field }
+  return { byId, cautions, gates, putBackKinds, facts, load, check, field }
 })

@@ -41,6 +41,11 @@ export const useMachine = defineStore('machine', () => {
     if (view.value?.id !== next.id || next.news >= view.value.news) view.value = next
   }
 
+  /** One stands at no machine. */
+  function leave() {
+    view.value = null
+  }
+
   async function reach<T>(call: Promise<T>): Promise<T> {
     try {
       const got = await call
@@ -117,6 +122,7 @@ export const useMachine = defineStore('machine', () => {
     outstanding,
     openItems,
     load,
+    leave,
     reach,
     record,
     recordTogether,

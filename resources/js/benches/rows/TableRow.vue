@@ -156,7 +156,7 @@ const isUsed = (name: string) =>
       </div>
     </div>
     <p v-if="others.length > 0" class="others">{{ t('bench.notAsked', { names: others.join(', ') }) }}</p>
-    <button v-if="of.grows || keys.length === 0" type="button" class="press small" @click="add">
+    <button v-if="of.grows || keys.every(added)" type="button" class="press small" @click="add">
       {{ t('bench.addRow', { what: list?.label.toLowerCase() ?? '' }) }}
     </button>
   </div>

@@ -14,7 +14,7 @@ const ANSWERS: Answer[] = ['yes', 'no', 'not_applicable']
 const check = computed(() => bench.checks.value[0])
 const items = computed(() =>
   (check.value?.items ?? []).filter(
-    (item) => item.types === null || item.types?.includes(machine.view?.jobType ?? ''),
+    (item) => machine.view === null || (item.types?.includes(machine.view.jobType) ?? true),
   ),
 )
 const at = (id: string, member: string) => `items.${id}.${member}`

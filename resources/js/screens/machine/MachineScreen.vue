@@ -4,11 +4,12 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { TapeEntry } from '@/api/client'
 import BenchPage from '@/benches/BenchPage.vue'
-import { tabOf } from '@/benches/gates'
+import { GATES, tabOf } from '@/benches/gates'
 import { useKeys } from '@/composables/useKeys'
 import { wordsOf } from '@/lib/failure'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
+import { usePocket } from '@/stores/pocket'
 import FootLine from './FootLine.vue'
 import QuestionRail from './QuestionRail.vue'
 import TapePanel from './TapePanel.vue'
@@ -19,6 +20,7 @@ const NEWS_MS = 3000
 const { t } = useI18n()
 const machine = useMachine()
 const checks = useChecks()
+const pocket = usePocket()
 const gate = ref(0)
 const page = ref<'ask' | 'bench' | 'tape'>('bench')
 const problem = ref('')
@@ -32,6 +34,7 @@ async function load() {
   try {
     await Promise.all([checks.load(), machine.load(props.id)])
     gate.value = machine.view?.current ?? 12
+    await takeFromPocket()
   } catch (error) {
     problem.value = wordsOf(error)
   }
@@ -48,6 +51,21 @@ watch(() => props.id, load)
 function choose(next: number) {
   gate.value = next
   page.value = 'bench'
+}
+
+/** What was read in the Pocket and belongs to this machine stands on its bench. */
+async function takeFromPocket() {
+  const found = pocket.carried
+  if (found === null) return
+  pocket.drop()
+  for (const [at, tabs] of Object.entries(GATES)) {
+    const tab = tabs.find((one) => one.id === found.bench)
+    if (tab === undefined) continue
+    choose(Number(at))
+    await nextTick()
+    bench.value?.take(tab.id, found.inputs)
+    return
+  }
 }
 
 function nextQuestion() {

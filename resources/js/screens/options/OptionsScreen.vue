@@ -2,13 +2,16 @@
 import { computed, onMounted, ref, toRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
+import AskDialog from '@/components/AskDialog.vue'
 import FoldLine from '@/components/FoldLine.vue'
 import VerdictLine from '@/components/VerdictLine.vue'
+import AttachDialog from '@/screens/pocket/AttachDialog.vue'
 import { useDraft } from '@/composables/useDraft'
 import { useVerdict } from '@/composables/useVerdict'
 import { wordsOf } from '@/lib/failure'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
+import { usePocket } from '@/stores/pocket'
 import { useSession } from '@/stores/session'
 import {
   COVERS,
@@ -21,25 +24,35 @@ import {
 } from './options'
 
 /** Ways to replace what is there, side by side on what is there; the choice is a person's, with a reason. */
-const props = defineProps<{ id: number }>()
+const props = defineProps<{ id: number | null }>()
 const { t } = useI18n()
 const router = useRouter()
 const machine = useMachine()
 const checks = useChecks()
 const session = useSession()
-const { draft, clear, put } = useDraft<TypedOptions>(`${props.id}.options`, freshOptions)
+const pocket = usePocket()
+const { draft, clear, put } = useDraft<TypedOptions>(`${props.id ?? 'pocket'}.options`, freshOptions)
 const failure = ref('')
+const pending = ref<Record<string, unknown> | null>(null)
+const asksToTake = computed({ get: () => pending.value !== null, set: () => (pending.value = null) })
 const chosen = ref<string | null>(null)
 const why = ref('')
 const ready = ref(false)
 const fresh = JSON.stringify(freshOptions())
+if (props.id === null) machine.leave()
+const attaching = ref(false)
 const recorded = computed(() =>
   machine.view?.tape.find((e) => e.check === 'survey.options' && e.suspect === ''),
 )
 onMounted(async () => {
   try {
-    await Promise.all([checks.load(), machine.load(props.id)])
-    if (JSON.stringify(draft.value) === fresh && recorded.value !== undefined)
+    await Promise.all([checks.load(), props.id === null ? undefined : machine.load(props.id)])
+    const [carried] = pocket.carried?.bench === 'options' ? pocket.carried.inputs : []
+    if (carried !== undefined && props.id !== null) {
+      pocket.drop()
+      if (JSON.stringify(draft.value) === fresh) put(typedOf(carried))
+      else pending.value = carried
+    } else if (JSON.stringify(draft.value) === fresh && recorded.value !== undefined)
       put(typedOf(recorded.value.input as Record<string, unknown>))
   } catch (error) {
     failure.value = wordsOf(error)
@@ -56,7 +69,9 @@ const named = computed(() => draft.value.options.filter((option) => option.name.
 const isRecorded = computed(
   () => recorded.value !== undefined && JSON.stringify(recorded.value.input) === JSON.stringify(input.value),
 )
-const mayRecord = computed(() => session.may('record') && verdict.value !== null && problem.value === null)
+const mayRecord = computed(
+  () => props.id !== null && session.may('record') && verdict.value !== null && problem.value === null,
+)
 const judged = computed(() => problem.value === null && verdict.value?.status !== 'open')
 
 const ROWS = [
@@ -117,8 +132,13 @@ function drop(i: number) {
   draft.value.options.splice(i, 1)
 }
 
+async function replace() {
+  if (pending.value !== null) put(typedOf(pending.value))
+}
+
 async function keep() {
   failure.value = ''
+  if (props.id === null) return
   const compared = { check: 'survey.options', subject: 'machine', input: input.value }
   const said = { label: t('tabs.options'), words: verdict.value?.headline ?? '' }
   const choice =
@@ -151,7 +171,10 @@ watch(named, (now) => {
   <div class="options">
     <header>
       <p class="caption">
-        <RouterLink :to="{ name: 'machine', params: { id } }">{{ machine.view?.name ?? '' }}</RouterLink>
+        <RouterLink v-if="id === null" :to="{ name: 'pocket' }">{{ t('pocket.title') }}</RouterLink>
+        <RouterLink v-else :to="{ name: 'machine', params: { id } }">{{
+          machine.view?.name ?? ''
+        }}</RouterLink>
       </p>
       <h1>{{ t('options.title') }}</h1>
       <VerdictLine
@@ -280,8 +303,20 @@ watch(named, (now) => {
       <label v-if="chosen !== null" class="why"
         >{{ t('options.why', { name: chosen }) }}<input v-model="why" maxlength="120"
       /></label>
+      <template v-if="id === null">
+        <button
+          v-if="session.may('record')"
+          type="button"
+          class="press"
+          :disabled="problem !== null || named.length === 0"
+          @click="attaching = true"
+        >
+          {{ t('pocket.attach') }}
+        </button>
+        <button type="button" class="press small" @click="clear">{{ t('pocket.clear') }}</button>
+      </template>
       <button
-        v-if="session.may('record')"
+        v-else-if="session.may('record')"
         type="button"
         class="press forge"
         :disabled="
@@ -310,6 +345,16 @@ watch(named, (now) => {
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
       <FoldLine :verdict="verdict" />
     </footer>
+    <AttachDialog v-model="attaching" :carried="() => ({ bench: 'options', inputs: [input] })" />
+    <AskDialog
+      v-model="asksToTake"
+      :title="t('pocket.typed')"
+      :submit="t('pocket.replace')"
+      :incomplete="false"
+      :send="replace"
+    >
+      <p>{{ t('pocket.typedWhat') }}</p>
+    </AskDialog>
   </div>
 </template>
 

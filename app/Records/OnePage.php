@@ -24,10 +24,17 @@ final class OnePage
         'order' => ['entry.order_sheet', 'survey.curb_fit', 'survey.crane'],
         'options' => ['survey.options', 'entry.option_chosen'],
     ];
+    /** How tall its drawings may get, so that all of it stands on one page. */
+    private const TALLEST = ['curb' => 330, 'crane' => 280, 'order' => 170, 'options' => 0];
     private const WIDTH = 816;
     private const HEIGHT = 1056;
     private const MARGIN = 56;
     private const LINE = 17;
+    private const COLUMNS = 3;
+    private const COLUMN = 235;
+    private const GAP = 12;
+    /** Of a letter's height; bold ones are the widest. */
+    private const LETTER = 0.6;
 
     public function __construct(private readonly RecordSheet $record, private readonly Paper $paper, private readonly Phrases $phrases)
     {
@@ -39,7 +46,7 @@ final class OnePage
         $entries = $this->entries($machine, $page);
         $title = $this->phrases->common('pages', $page);
         $data = ['machine' => $machine, 'title' => $title, 'entries' => $entries, 'zone' => $zone, 'options' => $page === 'options' ? OptionsTable::of($entries[0]) : null,
-            'drawing' => fn (TapeEntry $e): string => ($svg = Drawings::of($e, 640, 420)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'sign' => Units::sign(...), 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
+            'drawing' => fn (TapeEntry $e): string => ($svg = self::drawing($page, $e, 600)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'figures' => fn (TapeEntry $e): array => self::figures($page, $e), 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
 
         return $this->paper->print('one-page', $data, "$title, $machine->name", "$machine->name  {$machine->job->site->name}");
     }
@@ -53,17 +60,19 @@ final class OnePage
         foreach ($this->entries($machine, $page) as $entry) {
             $y += self::LINE;
             $body .= $this->line($y, "$entry->title: $entry->headline", 14, true);
-            $svg = Drawings::of($entry, self::WIDTH - 2 * self::MARGIN, 380);
+            $svg = self::drawing($page, $entry, self::WIDTH - 2 * self::MARGIN);
             if (preg_match('/^<svg [^>]*height="([\d.]+)"/', $svg, $tall) === 1) {
                 $body .= (string) preg_replace('/^<svg /', '<svg x="' . self::MARGIN . "\" y=\"$y\" ", $svg);
                 $y += (int) ceil((float) $tall[1]) + self::LINE;
             }
-            foreach (array_chunk($this->figures($entry), 2) as $pair) {
-                foreach ($pair as $i => $text) {
+            foreach (array_chunk(self::figures($page, $entry), self::COLUMNS) as $row) {
+                $bottom = $y;
+                foreach ($row as $i => [$label, $figure]) {
                     $at = $y;
-                    $body .= $this->line($at, $text, 12, false, self::MARGIN + $i * (self::WIDTH / 2 - self::MARGIN));
+                    $body .= $this->line($at, "$label: $figure", 12, false, self::MARGIN + $i * self::COLUMN, self::COLUMN - self::GAP);
+                    $bottom = max($bottom, $at);
                 }
-                $y += self::LINE;
+                $y = $bottom;
             }
         }
         $height = max(self::HEIGHT, $y + self::MARGIN);
@@ -99,19 +108,46 @@ final class OnePage
         return $entries === [] || ! isset($newest[self::CHECKS[$page][0]]) ? throw Refusal::notFound() : $entries;
     }
 
-    /** @return list<string> readings and answers, a line each */
-    private function figures(TapeEntry $entry): array
+    /** What the page is about is drawn; the rigging of a crane's sheet is told in figures. */
+    private static function drawing(string $page, TapeEntry $entry, int $width): string
     {
-        return [
-            ...array_map(fn ($r): string => "$r->label: $r->value " . Units::sign($r->unit), $entry->readings),
-            ...array_map(fn ($t): string => "$t->label: $t->value", $entry->told),
-        ];
+        return $entry->check === 'survey.rigging' ? '' : Drawings::of($entry, (float) $width, (float) self::TALLEST[$page]);
     }
 
-    private function line(int &$y, string $text, int $size, bool $isBold = false, float $x = self::MARGIN): string
+    /** @return list<array{string, string}> readings and answers with their names; what is read of one item of a list stands together */
+    private static function figures(string $page, TapeEntry $entry): array
     {
-        $y += (int) round($size * 1.25);
+        if ($page === 'order' && $entry->check !== self::CHECKS['order'][0]) {
+            return [];
+        }
+        $figures = $items = [];
+        foreach ($entry->readings as $reading) {
+            $said = "$reading->value " . Units::sign($reading->unit);
+            if (preg_match('/^(\d+): (.+)$/', $reading->label, $part) === 1) {
+                $items[$part[1]][] = lcfirst($part[2]) . " $said";
+            } else {
+                $figures[] = [$reading->label, $said];
+            }
+        }
+        foreach ($entry->told as $told) {
+            $figures[] = [$told->label, $told->value];
+        }
+        foreach ($items as $number => $said) {
+            $figures[] = ["$number", implode(', ', $said)];
+        }
 
-        return "<text x=\"$x\" y=\"$y\" font-size=\"$size\"" . ($isBold ? ' font-weight="bold"' : '') . ' fill="#1b1f22">' . htmlspecialchars(mb_strimwidth($text, 0, (int) (1300 / $size * 1.1), '…'), ENT_XML1) . '</text>';
+        return $figures;
+    }
+
+    /** One line, or as many as the words need. */
+    private function line(int &$y, string $words, int $size, bool $isBold = false, int $x = self::MARGIN, int $room = self::WIDTH - 2 * self::MARGIN): string
+    {
+        $text = '';
+        foreach (explode("\n", wordwrap($words, (int) ($room / ($size * self::LETTER)))) as $line) {
+            $y += (int) round($size * 1.25);
+            $text .= "<text x=\"$x\" y=\"$y\" font-size=\"$size\"" . ($isBold ? ' font-weight="bold"' : '') . ' fill="#1b1f22">' . htmlspecialchars($line, ENT_XML1) . '</text>';
+        }
+
+        return $text;
     }
 }

@@ -41,8 +41,8 @@ th { font: bold 9.5pt figures; color: #59636a }
 @else
 @if (($image = $drawing($entry)) !== '')<img src="{{ $image }}" alt="">@endif
 <table>
-@foreach (array_chunk([...array_map(fn ($r) => [$r->label, "$r->value " . $sign($r->unit)], $entry->readings), ...array_map(fn ($r) => [$r->label, $r->value], $entry->told)], 2) as $pair)
-<tr>@foreach ($pair as [$label, $figure])<td class="soft" style="width:24%">{!! $t($label) !!}</td><td class="num">{!! $t($figure) !!}</td>@endforeach</tr>
+@foreach (array_chunk($figures($entry), 3) as $row)
+<tr>@foreach ($row as [$label, $figure])<td style="width:33%"><span class="soft">{!! $t($label) !!}</span> <span class="num">{!! $t($figure) !!}</span></td>@endforeach</tr>
 @endforeach
 </table>
 @foreach ($entry->because as $line)<p class="soft">{!! $t($line) !!}</p>@endforeach

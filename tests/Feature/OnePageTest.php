@@ -58,6 +58,18 @@ final class OnePageTest extends FeatureTestCase
         self::assertStringContainsString('RTU-9, ', $svg);
     }
 
+    public function testWhatIsReadOfOneRowOfTheChartStandsTogetherAndAllOfItOnOnePage(): void
+    {
+        $crane = ['roof_height' => '24 ft', 'parapet_height' => '2 ft', 'unit_height' => '50 in', 'unit_length' => '88 in', 'sling_height' => '8 ft', 'edge_distance' => '25 ft', 'setback' => '25 ft', 'gross_load' => '1290 lb', 'chart' => [['boom' => '70 ft', 'radius' => '40 ft', 'capacity' => '8200 lb'], ['boom' => '90 ft', 'radius' => '50 ft', 'capacity' => '6800 lb']]];
+        $rig = ['unit_weight' => '1230 lb', 'weight_source' => 'tag', 'lift_points' => ['length' => '88 in', 'width' => '54 in'], 'cg' => ['x' => '41 in', 'y' => '25 in'], 'sling_rating' => '3000 lb', 'sling_angle' => '55 deg', 'rigging_weight' => '60 lb'];
+        $this->record($this->lead, $this->machine, 'survey.rigging', $rig)->assertCreated();
+        $this->record($this->lead, $this->machine, 'survey.crane', $crane)->assertCreated();
+        $text = (string) preg_replace('/\s+/', ' ', self::printed((string) $this->page('crane.pdf')->assertOk()->getContent()));
+        self::assertStringContainsString('boom 90 ft, radius 50 ft, capacity 6800 lb', $text);
+        self::assertStringContainsString('1 / 1', $text);
+        self::assertStringContainsString('2: boom 90 ft, radius 50 ft', (string) $this->page('crane.svg')->assertOk()->getContent());
+    }
+
     public function testTheOptionsStandSideBySideWithTheChoiceAndItsReason(): void
     {
         $this->record($this->lead, $this->machine, 'survey.options', self::OPTIONS)->assertCreated();

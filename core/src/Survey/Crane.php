@@ -151,7 +151,7 @@ final class Crane implements Check, Draws, DrawsOnRecord
         $scene = Scene::section(false)
             ->body('ground', [[-0.45 * $edge - 4, 0], [$edge, 0]], '', 'wall', false)
             ->body('building', [[$edge, 0], [$edge, $wall], [$edge + 0.3, $wall], [$edge + 0.3, $roof], [$edge + $deep, $roof], [$edge + $deep, 0]], 'building', 'ground')
-            ->box('crane', -2.2, 0, 4.4, 1.5, 'crane', 'over', 'above')
+            ->box('crane', -2.2, 0, 4.4, 1.5, 'crane', 'over', 'middle')
             ->dim([$edge + $deep, 0], [$edge + $deep, $roof], 1.2, $roof, 'roof_height')
             ->dim([0, 0], [$edge, 0], -2.0, $edge, 'edge_distance')
             ->handle('crane', [0, 0.75], '-edge_distance')

@@ -14,6 +14,8 @@ namespace IronStart\Core\Verdict;
  */
 final class Scene
 {
+    /** m; what is nearer than that is one point. */
+    private const POINT = 0.0005;
     /** @var list<array<string, mixed>> */
     private array $bodies = [];
     /** @var list<array{from: Point, to: Point, away: float, value: float, field: string, is: string}> */
@@ -66,7 +68,10 @@ final class Scene
      */
     public function dim(array $from, array $to, float $away, float $value, string $field = '', string $is = 'plain'): self
     {
-        $this->dims[] = ['from' => $from, 'to' => $to, 'away' => $away, 'value' => $value, 'field' => $field, 'is' => $is];
+        // Nothing can be drawn between two points that are one.
+        if (Limit::over(abs($from[0] - $to[0]) + abs($from[1] - $to[1]), self::POINT)) {
+            $this->dims[] = ['from' => $from, 'to' => $to, 'away' => $away, 'value' => $value, 'field' => $field, 'is' => $is];
+        }
 
         return $this;
     }

@@ -18,6 +18,7 @@ import {
   freshOption,
   freshOptions,
   inputOf,
+  isSame,
   type TypedOption,
   typedOf,
   type TypedOptions,
@@ -66,9 +67,7 @@ const { verdict, problem } = useVerdict(
   ready,
 )
 const named = computed(() => draft.value.options.filter((option) => option.name.trim() !== ''))
-const isRecorded = computed(
-  () => recorded.value !== undefined && JSON.stringify(recorded.value.input) === JSON.stringify(input.value),
-)
+const isRecorded = computed(() => recorded.value !== undefined && isSame(recorded.value.input, input.value))
 const mayRecord = computed(
   () => props.id !== null && session.may('record') && verdict.value !== null && problem.value === null,
 )
@@ -182,6 +181,7 @@ watch(named, (now) => {
         :sentence="sentence"
         :said="t(`status.${(problem ? 'open' : (verdict?.status ?? 'open')) as 'open'}`)"
       />
+      <FoldLine :verdict="verdict" />
     </header>
     <form class="there" @submit.prevent>
       <h2>{{ t('options.there') }}</h2>
@@ -234,6 +234,22 @@ watch(named, (now) => {
             ✕
           </button>
         </div>
+        <dl>
+          <template v-for="row in ROWS" :key="row">
+            <dt>{{ t(`options.row.${row}`) }}</dt>
+            <dd :class="{ best: isBest(option, row) }">
+              {{ shown(option, row)
+              }}<span v-if="isBest(option, row)" class="sr-only">, {{ t('options.best') }}</span>
+            </dd>
+          </template>
+        </dl>
+        <ul v-if="against(option).length > 0" class="against">
+          <li v-for="line in against(option)" :key="line">{{ line }}</li>
+        </ul>
+        <label v-if="mayRecord && judged && option.name.trim() !== ''" class="choose">
+          <input v-model="chosen" type="radio" name="chosen" :value="option.name.trim()" />
+          {{ t('options.choose') }}
+        </label>
         <div class="boxes">
           <label>{{ t('options.count') }}<input v-model="option.count" inputmode="numeric" /></label>
           <label
@@ -278,22 +294,6 @@ watch(named, (now) => {
         >
           {{ t('options.addWork') }}
         </button>
-        <dl>
-          <template v-for="row in ROWS" :key="row">
-            <dt>{{ t(`options.row.${row}`) }}</dt>
-            <dd :class="{ best: isBest(option, row) }">
-              {{ shown(option, row)
-              }}<span v-if="isBest(option, row)" class="sr-only">, {{ t('options.best') }}</span>
-            </dd>
-          </template>
-        </dl>
-        <ul v-if="against(option).length > 0" class="against">
-          <li v-for="line in against(option)" :key="line">{{ line }}</li>
-        </ul>
-        <label v-if="mayRecord && judged && option.name.trim() !== ''" class="choose">
-          <input v-model="chosen" type="radio" name="chosen" :value="option.name.trim()" />
-          {{ t('options.choose') }}
-        </label>
       </article>
       <button v-if="draft.options.length < 6" type="button" class="press small more" @click="add">
         {{ t('options.add') }}
@@ -343,7 +343,6 @@ watch(named, (now) => {
         >{{ t('options.link') }}</RouterLink
       >
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-      <FoldLine :verdict="verdict" />
     </footer>
     <AttachDialog v-model="attaching" :carried="() => ({ bench: 'options', inputs: [input] })" />
     <AskDialog
@@ -493,7 +492,8 @@ dd {
   text-align: right;
 }
 .best {
-  border-bottom: 3px solid var(--clear);
+  border-color: var(--clear);
+  box-shadow: 0 2px 0 var(--clear);
 }
 .against {
   margin: 6px 0;

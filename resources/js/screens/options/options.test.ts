@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { freshOption, freshOptions, inputOf, typedOf, type TypedOptions } from './options'
+import { freshOption, freshOptions, inputOf, isSame, typedOf, type TypedOptions } from './options'
 
 const typed = (): TypedOptions => ({
   ...freshOptions(),
@@ -69,5 +69,12 @@ describe('the options typed', () => {
     const once = inputOf(typed(), 'us')
     expect(inputOf(typedOf(once), 'us')).toEqual(once)
     expect(typedOf({}).options).toEqual([])
+  })
+
+  it('say the same in any order, and not with one figure more', () => {
+    expect(isSame({ a: 1, b: [{ c: '2 A' }] }, { b: [{ c: '2 A' }], a: 1 })).toBe(true)
+    expect(isSame({ a: 1 }, { a: 1, b: 2 })).toBe(false)
+    expect(isSame({ a: [1, 2] }, { a: [1] })).toBe(false)
+    expect(isSame({ a: null }, { a: 0 })).toBe(false)
   })
 })

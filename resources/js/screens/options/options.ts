@@ -153,3 +153,11 @@ export function typedOf(input: Input): TypedOptions {
     }),
   }
 }
+
+/** Whether two inputs say the same, whatever the order of their members. */
+export function isSame(a: unknown, b: unknown): boolean {
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return a === b
+  const [one, other] = [a as Input, b as Input]
+  const keys = Object.keys(one)
+  return keys.length === Object.keys(other).length && keys.every((key) => isSame(one[key], other[key]))
+}

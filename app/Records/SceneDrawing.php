@@ -60,6 +60,10 @@ final class SceneDrawing
         foreach (self::list($this->scene, 'bodies') as $one) {
             $body .= $this->body($one);
         }
+        // What lies underneath shows through by its edge.
+        foreach (self::list($this->scene, 'bodies') as $one) {
+            $body .= ($one['is'] ?? '') === 'hole' ? $this->body(['is' => 'edge'] + $one) : '';
+        }
         foreach (self::list($this->scene, 'bodies') as $one) {
             $body .= $this->name($one);
         }
@@ -86,6 +90,7 @@ final class SceneDrawing
             'cut' => [self::FORGE, '#f6e3d4', 1.4],
             'stop' => [self::STOP, '#f3dcda', 1.8],
             'pale' => [self::SOFT, 'none', 1.0],
+            'edge' => [self::INK, 'none', 1.2],
             'pipe' => [self::SOFT, 'none', 6.0],
             'water' => [self::INK, 'none', 3.0],
             default => [self::INK, 'none', 1.8],

@@ -144,7 +144,7 @@ final class CurbFit implements Check, Draws
         $gap = max($length, $width) / 14;
         $scene = Scene::plan(true);
         if ($outline === $curb) {
-            $scene->box('curb', 0, 0, $length, $width, 'curb', 'plain', 'bottom')
+            $scene->box('curb', 0, 0, $length, $width, 'curb', 'plain', 'below')
                 ->dim([0, 0], [$length, 0], -1.7 * $gap, $length, 'curb_outside.length')
                 ->dim([0, 0], [0, $width], 1.7 * $gap, $width, 'curb_outside.width')
                 ->handle('', [$length, $width / 2], 'curb_outside.length')
@@ -163,7 +163,7 @@ final class CurbFit implements Check, Draws
                 ->dim([$x, $wide + $y], [$x + $long, $wide + $y], 1.7 * $gap, $long, 'unit_base.length')
                 ->dim([$x + $long, $y], [$x + $long, $y + $wide], -1.7 * $gap, $wide, 'unit_base.width')
                 ->dim([$x, $width / 2], [0, $width / 2], 0.0, -$x, '', $is(-$x))
-                ->dim([$length / 2, $y], [$length / 2, 0], 0.0, -$y, '', $is(-$y));
+                ->dim([0.8 * $length, $y], [0.8 * $length, 0], 0.0, -$y, '', $is(-$y));
             self::drawOpenings($scene, $openings ? $in->group('unit_openings') : null, 'unit_openings', [$x, $y], [$long, $wide], $turned);
         }
 

@@ -41,11 +41,11 @@ final class Office
         return $this->change($by, $site, $version, $given, 'site_changed', fn (Site $s): string => $s->name);
     }
 
-    /** @param array{title: string, type: string, start_up_only: bool, facts: list<string>|null, starts_on: string, ends_on: string} $given */
+    /** @param array{title: string, type: string, start_up_only: bool, asked: list<int>, facts: list<string>|null, starts_on: string, ends_on: string} $given */
     public function makeJob(User $by, Site $site, array $given): SiteJob
     {
         $facts = $given['facts'] ?? (Company::query()->findOrFail($by->company_id)->defaults['facts'] ?? []);
-        $job = SiteJob::query()->create(['site_id' => $site->id, 'asked' => [], 'facts' => $facts] + $given);
+        $job = SiteJob::query()->create(['site_id' => $site->id, 'facts' => $facts] + $given);
         $this->log->say($by->id, 'job_made', "$job->title, $site->name");
 
         return $job;

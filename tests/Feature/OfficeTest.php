@@ -39,6 +39,18 @@ final class OfficeTest extends FeatureTestCase
         self::assertSame(['machine_changed', 'machine_made', 'job_people', 'job_made', 'site_made'], array_slice(array_column($this->read($office, 'activity')->json('done'), 'what'), 0, 5));
     }
 
+    public function testARepairOnAnOpenedCircuitAsksForTheOldOutAndTheSettingThoughItIsStartUpOnly(): void
+    {
+        $office = $this->person(Role::Office);
+        $site = $this->write($office, 'sites', ['name' => 'Pump House'])->json('id');
+        $repair = ['type' => 'rooftop', 'startUpOnly' => true, 'asked' => ['2', '3'], 'facts' => ['circuit_opened'], 'people' => [$office->id]] + self::JOB;
+        $job = $this->write($office, "sites/$site/jobs", $repair)->assertCreated()->json('jobs.0.id');
+        $machine = $this->write($office, "jobs/$job/machines", ['name' => 'RTU-1'])->assertCreated()->json('id');
+        $gates = $this->actingAs($office)->getJson("/api/v1/machines/$machine")->assertOk()->json('gates');
+        self::assertSame([1], array_column(array_filter($gates, fn (array $gate): bool => $gate['gate'] <= 6 && $gate['state'] === 'not_on_job'), 'gate'));
+        $this->write($office, "sites/$site/jobs", ['asked' => ['4']] + $repair)->assertStatus(422)->assertJsonPath('field', 'asked.0');
+    }
+
     public function testWhatIsNotRightIsSaidFieldByFieldAndNothingIsMade(): void
     {
         $office = $this->person(Role::Office);

@@ -49,7 +49,7 @@ final class Bodies
             'judge' => [Field::word('units', 'us', 'si'), Field::raw('input')],
             'makeSite' => self::site(),
             'changeSite' => [...self::site(), $version],
-            'makeJob' => [...self::days(), Field::word('type', ...JobType::words())->structural(), Field::flag('startUpOnly'), Field::words('facts', ...Job::FACTS), self::people()],
+            'makeJob' => [...self::days(), Field::word('type', ...JobType::words())->structural(), Field::flag('startUpOnly'), Field::words('asked', '1', '2', '3'), Field::words('facts', ...Job::FACTS), self::people()],
             'changeJob' => [...self::days(), self::people(), $version],
             'makeMachine' => self::machine(),
             'changeMachine' => [...self::machine(), $version],

@@ -65,7 +65,7 @@ final class OfficeController
     public function makeJob(Request $request, Site $site, #[CurrentUser] User $by): JsonResponse
     {
         $body = Body::of($request, 'makeJob');
-        $job = $this->office->makeJob($by, $site, ['type' => $body->text('type'), 'start_up_only' => $body->flag('startUpOnly'), 'facts' => $body->words('facts')] + self::days($body));
+        $job = $this->office->makeJob($by, $site, ['type' => $body->text('type'), 'start_up_only' => $body->flag('startUpOnly'), 'asked' => array_map(intval(...), $body->words('asked') ?? []), 'facts' => $body->words('facts')] + self::days($body));
         $this->office->setPeople($by, $job, self::ids($body->raw('people') ?? []));
 
         return Reply::with($this->desk->site($site), 201);

@@ -1438,6 +1438,7 @@ export interface components {
             title: string;
             type?: string;
             startUpOnly?: boolean;
+            asked?: ("1" | "2" | "3")[];
             facts?: string[];
             /** Format: date */
             startsOn: string;
@@ -3219,6 +3220,7 @@ export interface operations {
                     /** @enum {string} */
                     type: "rooftop" | "condensing" | "compressor" | "vrf";
                     startUpOnly?: boolean;
+                    asked?: ("1" | "2" | "3")[];
                     facts?: ("curb" | "craned" | "carried" | "on_roof" | "nothing_old" | "old_empty" | "recovered" | "failed_compressor" | "drain" | "circuit_opened" | "no_brazing" | "flares" | "field_bulb" | "line_set" | "lines_reused" | "module_change" | "single_phase" | "pair" | "field_bus" | "shared_feeder" | "temporary_supply" | "taps" | "motor_taps" | "wiring" | "dials" | "tripped" | "ran_reversed" | "sheet_asks" | "sister_fault" | "first_start" | "warm_up" | "flammable" | "small_room" | "test_mode" | "fixed_orifice" | "gas_heat" | "electric_heat" | "heat_pump" | "float" | "outside_air" | "belt" | "staged" | "leaving_air" | "alarms" | "duct_detector")[];
                     people?: unknown;
                 };

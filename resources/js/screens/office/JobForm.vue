@@ -18,6 +18,7 @@ const today = new Date().toLocaleDateString('sv-SE')
 const title = ref(props.job?.title ?? '')
 const type = ref<(typeof TYPES)[number]>('rooftop')
 const startUpOnly = ref(false)
+const asked123 = ref<string[]>([])
 const startsOn = ref(props.job?.startsOn ?? today)
 const endsOn = ref(props.job?.endsOn ?? today)
 const on = ref<number[]>(props.job?.peopleIds ?? [])
@@ -36,9 +37,35 @@ onMounted(async () => {
   start()
 })
 
+/** A preset says type and facts at once; nothing else hangs on it. */
+const PRESETS = {
+  startUp: { type: 'rooftop', startUpOnly: true, asked: [], facts: [] },
+  changeout: { type: 'rooftop', startUpOnly: false, asked: [], facts: [] },
+  compressor: { type: 'compressor', startUpOnly: false, asked: [], facts: [] },
+  vrf: { type: 'vrf', startUpOnly: false, asked: [], facts: [] },
+  repair: { type: 'rooftop', startUpOnly: true, asked: ['2', '3'], facts: ['circuit_opened'] },
+} as const
+
+function preset(name: keyof typeof PRESETS) {
+  const one = PRESETS[name]
+  type.value = one.type
+  startUpOnly.value = one.startUpOnly
+  asked123.value = [...one.asked]
+  start()
+  facts.value = [...new Set([...facts.value, ...one.facts])]
+}
+
 /** A job begins with what is so on most of the company's jobs of its type. */
 function start() {
   facts.value = usual.value.filter((fact) => asked.value.some((one) => one.id === fact))
+}
+
+/** Of another type it keeps what was ticked, as far as that type asks it. */
+function another() {
+  const ticked = facts.value
+  start()
+  const kept = ticked.filter((fact) => asked.value.some((one) => one.id === fact))
+  facts.value = [...new Set([...facts.value, ...kept])]
 }
 
 function send() {
@@ -47,17 +74,34 @@ function send() {
     startsOn: startsOn.value,
     endsOn: endsOn.value,
     people: on.value,
-    ...(props.job === undefined && { type: type.value, startUpOnly: startUpOnly.value, facts: facts.value }),
+    ...(props.job === undefined && {
+      type: type.value,
+      startUpOnly: startUpOnly.value,
+      asked: startUpOnly.value ? asked123.value : [],
+      facts: facts.value,
+    }),
   })
 }
 </script>
 
 <template>
   <form @submit.prevent="send">
+    <fieldset v-if="!job" class="wide presets">
+      <legend>{{ t('office.preset') }}</legend>
+      <button
+        v-for="(_, name) in PRESETS"
+        :key="name"
+        type="button"
+        class="press small"
+        @click="preset(name)"
+      >
+        {{ t(`office.presets.${name}`) }}
+      </button>
+    </fieldset>
     <label>{{ t('office.jobTitle') }}<input ref="first" v-model="title" maxlength="160" required /></label>
     <label v-if="!job"
       >{{ t('office.type')
-      }}<select v-model="type" @change="start">
+      }}<select v-model="type" @change="another">
         <option v-for="one in TYPES" :key="one" :value="one">{{ t(`office.types.${one}`) }}</option>
       </select></label
     >
@@ -66,6 +110,13 @@ function send() {
     <label v-if="!job" class="check"
       ><input v-model="startUpOnly" type="checkbox" /> {{ t('office.startUpOnly') }}</label
     >
+    <fieldset v-if="!job && startUpOnly" class="wide">
+      <legend>{{ t('office.asked') }}</legend>
+      <label v-for="gate in ['1', '2', '3']" :key="gate" class="check"
+        ><input v-model="asked123" type="checkbox" :value="gate" />
+        {{ checks.gates[Number(gate) - 1]?.name }}</label
+      >
+    </fieldset>
     <fieldset class="wide">
       <legend>{{ t('office.onIt') }}</legend>
       <label v-for="one in people" :key="one.id" class="check"
@@ -96,6 +147,10 @@ fieldset {
 legend {
   padding: 0 6px;
   font: 600 17px/1.2 var(--figures);
+}
+.presets {
+  gap: 8px;
+  padding-bottom: 10px;
 }
 .facts {
   display: grid;

@@ -275,7 +275,7 @@ return [
     ],
     'clocks' => [
         'pressure_hold' => 'Pressure test', 'decay' => 'Vacuum decay', 'stabilise' => 'Settling', 'warm_up' => 'Crankcase warm-up', 'fire_watch' => 'Fire watch',
-        'detector_covered' => 'Smoke detector covered', 'system_open' => 'System open to air', 'commissioning_run' => 'Commissioning run', 'registration_due' => 'Warranty registration',
+        'detector_covered' => 'Smoke detector covered', 'system_open' => 'System open to air', 'commissioning_run' => 'Commissioning run', 'pump_down' => 'Pump-down', 'pump_down_vacuum' => 'Pump-down below 0 psig', 'registration_due' => 'Warranty registration',
     ],
     'clock_read' => ['word' => 'read'],
     'clock_next' => [
@@ -287,6 +287,8 @@ return [
         'detector_covered' => 'Uncover the detector and tell the alarm company, or say why it stays covered.',
         'system_open' => 'Cap it or put nitrogen on it: the oil soaks up moisture.',
         'commissioning_run' => 'Read the display: passed, or the code it stopped on.',
+        'pump_down' => 'Read the low side. Still over 0 psig: look for what feeds it, or recover the rest.',
+        'pump_down_vacuum' => 'Compressor off. Suction valve shut, then watch what the pressure does.',
         'registration_due' => 'Register the unit with the manufacturer today.',
         'put_back' => 'Its time is up: put it back, or say why it stays.',
     ],

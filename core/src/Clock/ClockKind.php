@@ -15,6 +15,10 @@ enum ClockKind: string
     case DetectorCovered = 'detector_covered';
     case SystemOpen = 'system_open';
     case CommissioningRun = 'commissioning_run';
+    /** From the compressor's start to where the gauge stands still. */
+    case PumpDown = 'pump_down';
+    /** Below 0 psig: a scroll is no vacuum pump. */
+    case PumpDownVacuum = 'pump_down_vacuum';
     case RegistrationDue = 'registration_due';
 
     /** A warranty is registered within the days of the sheet; a clock runs for a year at most. */
@@ -28,7 +32,8 @@ enum ClockKind: string
         return match ($this) {
             self::PressureHold, self::WarmUp => self::MINUTES_A_DAY,
             self::Decay => 10,
-            self::Stabilise, self::SystemOpen => 15,
+            self::Stabilise, self::SystemOpen, self::PumpDown => 15,
+            self::PumpDownVacuum => 1,
             self::FireWatch, self::DetectorCovered => 60,
             self::CommissioningRun => 120,
             self::RegistrationDue => 60 * self::MINUTES_A_DAY,

@@ -17,4 +17,10 @@ final class ClockKindTest extends TestCase
         }
         self::assertSame(60 * 24 * 60, ClockKind::days(60));
     }
+
+    public function testACompressorRunsAMinuteInVacuumAndAnOpenSystemStandsAQuarterOfAnHour(): void
+    {
+        self::assertSame([1, 15, 15], [ClockKind::PumpDownVacuum->minutes(), ClockKind::SystemOpen->minutes(), ClockKind::PumpDown->minutes()]);
+        self::assertSame([60, 60, 120, 10, 1440, 1440, 15], [ClockKind::FireWatch->minutes(), ClockKind::DetectorCovered->minutes(), ClockKind::CommissioningRun->minutes(), ClockKind::Decay->minutes(), ClockKind::PressureHold->minutes(), ClockKind::WarmUp->minutes(), ClockKind::Stabilise->minutes()]);
+    }
 }

@@ -27,6 +27,7 @@ const LOADERS = {
   job: () => import('./JobBench.vue'),
   leave: () => import('./handover/LeaveBench.vue'),
   options: () => import('./OptionsLink.vue'),
+  pumpDown: () => import('./out/PumpDownRun.vue'),
 }
 const OTHERS: Record<string, Component> = Object.fromEntries(
   Object.entries(LOADERS).map(([id, loader]) => [
@@ -209,7 +210,7 @@ defineExpose({ take, record: () => bench.value?.record(), step, correct })
       v-else-if="OTHERS[tab] !== undefined"
       :key="`own-${tab}`"
       ref="bench"
-      v-bind="['start', 'options'].includes(tab) ? {} : { gate }"
+      v-bind="['start', 'options', 'pumpDown'].includes(tab) ? {} : { gate }"
       @choose="$emit('choose', $event)"
       @tab="tab = $event"
       @recorded="recorded"

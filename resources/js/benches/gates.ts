@@ -49,6 +49,7 @@ export const GATES: Record<number, Tab[]> = {
     of(oldLockout),
     of(unitLockout),
     of(wayOut),
+    { id: 'pumpDown' },
     of(valves),
     of(rebound),
     of(cylinder),

@@ -150,6 +150,7 @@ export default {
     joints: 'Joints',
     hotWork: 'Hot work',
     wayOut: 'Pump down or recover',
+    pumpDown: 'Pump-down run',
     rebound: 'Pressure coming back',
     cylinder: 'Cylinder',
     account: 'Refrigerant log',
@@ -219,6 +220,24 @@ export default {
     move: 'Move {name}',
     seen: 'seen all around',
     joint: { open: 'to do', begun: 'begun', interrupted: 'interrupted', done: 'done' },
+  },
+  pumpDown: {
+    first:
+      'Service mode first, if the unit has one. No service mode: jumper the low-pressure switch only with somebody at the contactor, and time it here.',
+    lps: 'low-pressure switch',
+    jumper: 'Low-pressure switch jumpered',
+    jumpered: 'Jumper is on the put-back list',
+    on: 'Compressor on',
+    below: 'Below 0 psig',
+    off: 'Compressor off',
+    offWord: 'compressor off',
+    stop: 'STOP',
+    said: {
+      off: 'Liquid valve shut, then press as the compressor comes on.',
+      running: 'Running. Press as the low side goes below 0 psig.',
+      vacuum: 'Below 0 psig. Compressor off before this runs out.',
+      stop: 'Compressor off now: it is pumping a vacuum.',
+    },
   },
   pocket: {
     title: 'Pocket',
@@ -560,6 +579,8 @@ export default {
       stabilise: 'Settling',
       warm_up: 'Crankcase warm-up',
       commissioning_run: 'Commissioning run',
+      pump_down: 'Pump-down',
+      pump_down_vacuum: 'Pump-down below 0 psig',
     },
   },
   instruments: {

@@ -24,6 +24,8 @@ const KINDS = {
   stabilise: 15,
   warm_up: 1440,
   commissioning_run: 120,
+  pump_down: 15,
+  pump_down_vacuum: 1,
 } as const
 const kind = ref<keyof typeof KINDS>('fire_watch')
 const name = ref('')

@@ -9,6 +9,7 @@ use App\Models\EntryKind;
 use App\Models\Instrument;
 use App\Models\Machine;
 use App\Models\RecordedVerdict;
+use App\Queries\JobReminders;
 use App\Queries\PastReader;
 use App\Queries\Prefill;
 use App\Queries\Standings;
@@ -37,6 +38,7 @@ final class RecordCheck
         private readonly Standings $standings,
         private readonly PastReader $past,
         private readonly SetOff $setOff,
+        private readonly JobReminders $reminders,
         private readonly ConnectionInterface $db,
     ) {
     }
@@ -84,7 +86,7 @@ final class RecordCheck
             'details' => $this->instrument($given->instrumentId, $stamp),
             'out_of_order' => $this->tooEarly($locked, $given, $isLate ? $place->at : null),
         ]);
-        $this->keepVerdict($entry, $given, $raw, $verdict, $units);
+        $this->keepVerdict($locked->loadMissing('job'), $entry, $given, $raw, $verdict, $units);
         $this->keepReadings($entry, $given, $input);
         $this->setOff->by($verdict->judgement, $locked, $entry, $stamp, $given->subject, $input);
 
@@ -156,8 +158,10 @@ final class RecordCheck
         return "why you entered {$figures['typed']} for $of$label when the sheet says {$figures['sheet']}";
     }
 
-    private function keepVerdict(Entry $entry, RecordedInput $given, mixed $raw, Verdict $verdict, string $units): void
+    private function keepVerdict(Machine $locked, Entry $entry, RecordedInput $given, mixed $raw, Verdict $verdict, string $units): void
     {
+        // Said with what the job adds, as the bench showed it.
+        $cautions = array_values(array_unique([...$verdict->judgement->cautions, ...$this->reminders->of($locked, $given->check, $given->subject)]));
         RecordedVerdict::query()->create([
             'machine_id' => $entry->machine_id,
             'entry_id' => $entry->id,
@@ -171,7 +175,7 @@ final class RecordCheck
             'units' => $units,
             'input' => $raw,
             'findings' => array_map(fn (Finding $f): array => $f->toArray(), $verdict->judgement->findings),
-            'said' => $verdict->toArray(),
+            'said' => ['cautions' => $cautions] + $verdict->toArray(),
         ]);
     }
 

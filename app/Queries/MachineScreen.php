@@ -24,6 +24,7 @@ final class MachineScreen
         private readonly Prefill $prefill,
         private readonly InstrumentList $instruments,
         private readonly JobParts $parts,
+        private readonly JobReminders $reminders,
     ) {
     }
 
@@ -69,6 +70,7 @@ final class MachineScreen
             fans: Standings::sheet($machine)->fans(),
             version: $machine->version,
             tooEarly: self::tooEarly($standing),
+            cautions: (object) $this->reminders->all($machine),
         );
     }
 

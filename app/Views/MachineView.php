@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** All that the Machine screen needs. */
-#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'next', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest', 'plate', 'fans', 'version', 'tooEarly'])]
+#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'next', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest', 'plate', 'fans', 'version', 'tooEarly', 'cautions'])]
 final readonly class MachineView
 {
     /**
@@ -87,6 +87,9 @@ final readonly class MachineView
         /** Readings that come too early as it stands, as `check:subject`: they are kept, marked out of order. */
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $tooEarly,
+        /** What the job adds to the cautions of a check: a list of them by `check:base`, the base being `machine`, `loaded` or `old_disconnect`. */
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))]
+        public object $cautions,
     ) {
     }
 }

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Machine;
 use App\Models\User;
 use App\Support\Role;
+use Illuminate\Support\Facades\DB;
 
 /** What is decided and written down before anything runs: survey, old unit out, pipe. */
 final class BeforeStartTest extends FeatureTestCase
@@ -87,6 +88,20 @@ final class BeforeStartTest extends FeatureTestCase
         $last->assertJsonPath('machine.putBack.0.closed', true);
         self::assertSame('clear', self::newest($last, 'entry.lift_day')['status']);
         self::assertSame(['Hatch: the key, and who closes it'], array_values($open($last)));
+    }
+
+    public function testTheJobAddsItsCautionsToTheBenchAndTheRecord(): void
+    {
+        $told = fn (mixed $answer, string $check): array => $answer->json('machine.cautions')["$check:machine"] ?? [];
+        $this->machine->job->forceFill(['facts' => ['on_roof']])->save();
+        $begun = $this->record($this->starter, $this->machine, 'survey.rigging', ['unit_weight' => '900 lb'])->assertCreated();
+        self::assertSame([['roof_edge', 'heat_stress'], []], [$told($begun, 'survey.curb_fit'), $told($begun, 'power.voltage')]);
+        $said = DB::table('verdicts')->where('machine_id', $this->machine->id)->orderByDesc('id')->value('said');
+        self::assertSame(['lifting', 'roof_edge', 'heat_stress'], json_decode((string) $said, true)['cautions'], 'each once');
+        $freed = $this->write($this->starter, "machines/{$this->machine->id}/put-back", ['kind' => 'wire_freed', 'where' => 'C1'])->assertCreated();
+        self::assertSame(['roof_edge', 'heat_stress', 'freed_leads'], $told($freed, 'refrigerant.way_out'));
+        $back = $this->write($this->starter, "machines/{$this->machine->id}/put-back/{$freed->json('machine.putBack.0.id')}/close", ['word' => 'landed again'])->assertCreated();
+        self::assertSame(['roof_edge', 'heat_stress'], $told($back, 'refrigerant.way_out'));
     }
 
     public function testEntriesAreNoPartOfTheGatesAndGoOutWithTheRecord(): void

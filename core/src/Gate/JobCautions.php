@@ -13,19 +13,26 @@ final class JobCautions
     /**
      * What the job adds to what a check owes by itself.
      *
-     * @param list<int>    $gates the gates the check is worked at
-     * @param list<string> $facts of the job
+     * @param string       $base      what it is about: `machine`, `loaded`, `old_disconnect`
+     * @param list<string> $facts     of the job
+     * @param bool         $wireFreed a wire is off and taped, and not back yet
+     * @param bool         $inverter  a motor of the machine hangs on a drive
      * @return list<string>
      */
-    public static function of(string $check, array $gates, JobType $type, array $facts): array
+    public static function of(string $check, string $base, JobType $type, array $facts, bool $wireFreed = false, bool $inverter = false): array
     {
-        $roof = in_array('on_roof', $facts, true) && array_intersect($gates, self::ON_THE_ROOF) !== [];
+        $roof = in_array('on_roof', $facts, true) && array_intersect(CheckTable::belongs($check, $base, range(1, 12), false), self::ON_THE_ROOF) !== [];
+        $leads = match ($check) {
+            'refrigerant.way_out', 'dry.decay' => $wireFreed,
+            'piping.purge' => $inverter || $type === JobType::Vrf,
+            default => false,
+        };
         $carries = match ($check) {
             'compressor.windings', 'compressor.acid' => $type === JobType::Compressor || in_array('module_change', $facts, true),
             'list.set' => ! in_array('craned', $facts, true),
             default => false,
         };
 
-        return [...($roof ? ['roof_edge', 'heat_stress'] : []), ...($carries ? ['manual_handling'] : [])];
+        return [...($roof ? ['roof_edge', 'heat_stress'] : []), ...($carries ? ['manual_handling'] : []), ...($leads ? ['freed_leads'] : [])];
     }
 }

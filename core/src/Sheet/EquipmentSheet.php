@@ -50,7 +50,7 @@ final readonly class EquipmentSheet
         return match ($path) {
             'motors' => $this->eachMotor(),
             'electrical.plate_voltage' => PlateVoltage::fromNameplate((string) ($this->at('electrical.plate_voltage') ?? '')),
-            'electrical.stored_energy' => $this->busWait() !== null || array_filter($this->motors(), fn (array $m): bool => ($m['drive'] ?? '') === 'inverter') !== [] ? true : null,
+            'electrical.stored_energy' => $this->busWait() !== null || $this->hasInverter() ? true : null,
             'electrical.bus_wait' => $this->busWait(),
             'electrical.locked_rotor_amps' => $this->lockedRotorAmps(),
             default => match (strstr($path, '.', true)) {
@@ -205,6 +205,12 @@ final readonly class EquipmentSheet
     private static function number(mixed $quantity): float
     {
         return (float) (is_array($quantity) ? ($quantity['value'] ?? 0) : (is_scalar($quantity) ? $quantity : 0));
+    }
+
+    /** Whether a motor of it hangs on a drive. */
+    public function hasInverter(): bool
+    {
+        return array_filter($this->motors(), fn (array $m): bool => ($m['drive'] ?? '') === 'inverter') !== [];
     }
 
     /** @return list<array<string, mixed>> */

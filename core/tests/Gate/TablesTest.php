@@ -185,12 +185,28 @@ final class TablesTest extends TestCase
 
     public function testTheRoofAndTheLoadAreRemindedOfByTheJob(): void
     {
-        self::assertSame(['roof_edge', 'heat_stress'], JobCautions::of('power.running_amps', [8], JobType::Rooftop, ['on_roof']));
-        self::assertSame([], JobCautions::of('power.voltage', [7], JobType::Rooftop, ['on_roof']), 'not at Power');
-        self::assertSame(['manual_handling'], JobCautions::of('compressor.windings', [7], JobType::Compressor, []));
-        self::assertSame([], JobCautions::of('compressor.windings', [7], JobType::Rooftop, []));
-        self::assertSame(['roof_edge', 'heat_stress', 'manual_handling'], JobCautions::of('list.set', [3], JobType::Rooftop, ['on_roof']));
-        self::assertSame([], JobCautions::of('list.set', [3], JobType::Rooftop, ['craned']));
+        self::assertSame(['roof_edge', 'heat_stress'], JobCautions::of('power.running_amps', 'machine', JobType::Rooftop, ['on_roof']));
+        self::assertSame([], JobCautions::of('power.voltage', 'machine', JobType::Rooftop, ['on_roof']), 'not at Power');
+        self::assertSame(['roof_edge', 'heat_stress'], JobCautions::of('power.voltage', 'loaded', JobType::Rooftop, ['on_roof']), 'at Run');
+        self::assertSame(['roof_edge', 'heat_stress'], JobCautions::of('power.lockout', 'old_disconnect', JobType::Rooftop, ['on_roof']), 'at Old unit out');
+        self::assertSame([], JobCautions::of('power.lockout', 'machine', JobType::Rooftop, ['on_roof']));
+        self::assertSame(['manual_handling'], JobCautions::of('compressor.windings', 'machine', JobType::Compressor, []));
+        self::assertSame([], JobCautions::of('compressor.windings', 'machine', JobType::Rooftop, []));
+        self::assertSame(['roof_edge', 'heat_stress', 'manual_handling'], JobCautions::of('list.set', 'machine', JobType::Rooftop, ['on_roof']));
+        self::assertSame([], JobCautions::of('list.set', 'machine', JobType::Rooftop, ['craned']));
+        self::assertSame(['manual_handling'], JobCautions::of('compressor.acid', 'machine', JobType::Vrf, ['module_change']));
+    }
+
+    public function testAFreedLeadIsRemindedOfWhereItCanBeTouched(): void
+    {
+        foreach (['refrigerant.way_out', 'dry.decay'] as $check) {
+            self::assertSame(['freed_leads'], JobCautions::of($check, 'machine', JobType::Rooftop, [], wireFreed: true));
+            self::assertSame([], JobCautions::of($check, 'machine', JobType::Rooftop, [], inverter: true));
+        }
+        self::assertSame(['freed_leads'], JobCautions::of('piping.purge', 'machine', JobType::Rooftop, [], inverter: true));
+        self::assertSame(['freed_leads'], JobCautions::of('piping.purge', 'machine', JobType::Vrf, []));
+        self::assertSame([], JobCautions::of('piping.purge', 'machine', JobType::Rooftop, [], wireFreed: true));
+        self::assertSame([], JobCautions::of('piping.bulb', 'machine', JobType::Vrf, [], true, true));
     }
 
     /**

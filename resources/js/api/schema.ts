@@ -1463,7 +1463,7 @@ export interface components {
         };
         /** @description All that the Machine screen needs. */
         MachineView: {
-            /** @description Readings that come too early as it stands, as `check:subject`: they are kept, marked out of order. */
+            /** @description What the job adds to the cautions of a check: a list of them by `check:base`, the base being `machine`, `loaded` or `old_disconnect`. */
             id: number;
             name: string;
             place: string;
@@ -1499,6 +1499,9 @@ export interface components {
             fans: string[];
             version: number;
             tooEarly: string[];
+            cautions: {
+                [key: string]: string[];
+            };
         };
         /** @description A person of the company. */
         MemberView: {

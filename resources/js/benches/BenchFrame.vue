@@ -229,6 +229,11 @@ const ready = computed(
 const drawn = computed(() => (past.value ?? main.verdict.value)?.drawing as Drawing | undefined)
 const drawnSecond = computed(() => (pastSecond.value ?? other?.verdict.value)?.drawing as Drawing | undefined)
 const shownInput = computed(() => past.value?.input ?? first.value.input)
+const BASES = ['loaded', 'old_disconnect']
+const reminders = computed(() => {
+  const base = BASES.find((one) => one === first.value.subject) ?? 'machine'
+  return machine.view?.cautions?.[`${first.value.check}:${base}`]
+})
 const sketched = computed(
   () => (past.value ?? main.verdict.value) as Pick<Verdict, 'values' | 'drawing' | 'status'> | null,
 )
@@ -448,7 +453,7 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
           @drag="drag"
         />
         <p v-if="spec.scaled && (drawn?.shape ?? '') === ''" class="blank">{{ t('drawing.blank') }}</p>
-        <FoldLine v-if="!past" :verdict="leads" />
+        <FoldLine v-if="!past" :verdict="leads" :job="reminders" />
       </div>
     </div>
     <div class="foot">

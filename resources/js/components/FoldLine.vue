@@ -5,7 +5,11 @@ import type { Verdict } from '@/api/client'
 import { useChecks } from '@/stores/checks'
 
 /** Why, what to mind and what decided: opened one at a time under the bench. */
-const props = defineProps<{ verdict: Pick<Verdict, 'because' | 'cautions' | 'basis'> | null }>()
+const props = defineProps<{
+  verdict: Pick<Verdict, 'because' | 'cautions' | 'basis'> | null
+  /** What the job adds to the cautions of the check. */
+  job?: string[]
+}>()
 const { t } = useI18n()
 const checks = useChecks()
 const open = ref<string | null>('because')
@@ -15,7 +19,10 @@ const folds = computed(() => {
   if (v === null) return []
   return [
     { id: 'because', lines: v.because },
-    { id: 'cautions', lines: v.cautions.map((id) => checks.cautions[id] ?? id) },
+    {
+      id: 'cautions',
+      lines: [...new Set([...v.cautions, ...(props.job ?? [])])].map((id) => checks.cautions[id] ?? id),
+    },
     { id: 'basis', lines: v.basis },
   ].filter((fold) => fold.lines.length > 0)
 })

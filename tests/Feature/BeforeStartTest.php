@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Machine;
 use App\Models\User;
+use App\Support\CurrentCompany;
 use App\Support\Role;
 use Illuminate\Support\Facades\DB;
 
@@ -88,6 +89,20 @@ final class BeforeStartTest extends FeatureTestCase
         $last->assertJsonPath('machine.putBack.0.closed', true);
         self::assertSame('clear', self::newest($last, 'entry.lift_day')['status']);
         self::assertSame(['Hatch: the key, and who closes it'], array_values($open($last)));
+    }
+
+    public function testTheLocksOfAJobHangOnOneBoard(): void
+    {
+        $second = app(CurrentCompany::class)->as($this->starter->company_id, fn (): Machine => Machine::query()->create(['site_job_id' => $this->machine->site_job_id, 'name' => 'RTU-10', 'place' => 'roof', 'serial' => '', 'summary' => '', 'position' => 1]));
+        $board = fn (): array => array_map(fn (array $one): array => [$one['name'], array_column($one['locks'], 'what')], $this->actingAs($this->starter)->getJson("/api/v1/machines/{$this->machine->id}/locks")->assertOk()->json('machines'));
+        self::assertSame([['RTU-9', []], ['RTU-10', []]], $board());
+        $this->record($this->starter, $second, 'power.lockout', self::lockout())->assertCreated();
+        $this->write($this->starter, "machines/{$this->machine->id}/put-back", ['kind' => 'breaker_elsewhere', 'where' => 'panel R-1'])->assertCreated();
+        $this->write($this->starter, "machines/{$this->machine->id}/put-back", ['kind' => 'roof_door', 'where' => 'hatch'])->assertCreated();
+        [[, $first], [, $locks]] = $board();
+        self::assertCount(1, $first);
+        self::assertStringContainsString('panel R-1', $first[0]);
+        self::assertStringContainsString('Lock', $locks[0]);
     }
 
     public function testTheJobAddsItsCautionsToTheBenchAndTheRecord(): void

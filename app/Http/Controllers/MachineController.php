@@ -21,8 +21,10 @@ use App\Models\Instrument;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\User;
+use App\Queries\LockBoard;
 use App\Queries\MachineScreen;
 use App\Refusals\Refusal;
+use App\Views\LockBoardView;
 use App\Views\MachineView;
 use App\Views\NewsView;
 use App\Views\ProblemView;
@@ -47,6 +49,12 @@ final class MachineController
     public function show(Machine $machine, #[CurrentUser] User $person): JsonResponse
     {
         return Reply::with($this->screen->of($machine, $person));
+    }
+
+    #[OA\Get(path: '/api/v1/machines/{machine}/locks', operationId: 'locks', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'What keeps the units of its job dead', content: new OA\JsonContent(ref: LockBoardView::class))])]
+    public function locks(Machine $machine, LockBoard $board): JsonResponse
+    {
+        return Reply::with($board->around($machine));
     }
 
     #[Writes('/api/v1/machines/{machine}/checks/{check}', 'record', 'machines', 'Recorded', RecordedView::class)]

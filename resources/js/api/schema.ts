@@ -358,6 +358,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/locks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["locks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/checks/{check}": {
         parameters: {
             query?: never;
@@ -1450,6 +1466,16 @@ export interface components {
         LinkView: {
             path: string;
             mailed: boolean;
+        };
+        /** @description What is locked, pulled or switched off on the units of one job, unit by unit. */
+        LockBoardView: {
+            machines: components["schemas"]["LockedMachineView"][];
+        };
+        LockedMachineView: {
+            id: number;
+            name: string;
+            place: string;
+            locks: components["schemas"]["PutBackView"][];
         };
         MachineInput: {
             /** @description What the plate of a machine says. */
@@ -2711,6 +2737,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    locks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What keeps the units of its job dead */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LockBoardView"];
                 };
             };
         };

@@ -10,7 +10,7 @@ import NoBench from './NoBench.vue'
 import OverrideDialog from './OverrideDialog.vue'
 import BenchFrame from './BenchFrame.vue'
 import { CORRECTING, type BenchHandle } from './correcting'
-import { GATES, GUESTS, isAbout, JOB, NOTE, SELDOM, type Tab } from './gates'
+import { GATES, GUESTS, isAbout, JOB, LOCKS, NOTE, SELDOM, type Tab } from './gates'
 
 /** One question: its words, its checks as tabs, and the bench of the one chosen. */
 const props = defineProps<{ gate: GateView }>()
@@ -28,6 +28,7 @@ const LOADERS = {
   leave: () => import('./handover/LeaveBench.vue'),
   options: () => import('./OptionsLink.vue'),
   pumpDown: () => import('./out/PumpDownRun.vue'),
+  locks: () => import('./out/LockBoard.vue'),
 }
 const OTHERS: Record<string, Component> = Object.fromEntries(
   Object.entries(LOADERS).map(([id, loader]) => [
@@ -51,6 +52,7 @@ const tabs = computed<Tab[]>(() => {
 /** A bench that is seldom needed stands where it is asked for, was used, or is opened by hand. */
 function isWanted(one: Tab): boolean {
   const spec = one.spec
+  if (spec === undefined && one.id === LOCKS.id) return all.value
   if (spec === undefined || (all.value && !GUESTS.includes(one.id))) return true
   return (
     props.gate.missing.some((m) => isAbout(spec, m.check, m.subject)) ||
@@ -210,7 +212,7 @@ defineExpose({ take, record: () => bench.value?.record(), step, correct })
       v-else-if="OTHERS[tab] !== undefined"
       :key="`own-${tab}`"
       ref="bench"
-      v-bind="['start', 'options', 'pumpDown'].includes(tab) ? {} : { gate }"
+      v-bind="['start', 'options', 'pumpDown', 'locks'].includes(tab) ? {} : { gate }"
       @choose="$emit('choose', $event)"
       @tab="tab = $event"
       @recorded="recorded"

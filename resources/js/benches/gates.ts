@@ -28,6 +28,8 @@ export type Tab = { id: string; spec?: BenchSpec }
 
 export const NOTE: Tab = { id: 'note' }
 export const JOB: Tab = { id: 'job' }
+/** What keeps the units of the job dead, all on one board. */
+export const LOCKS: Tab = { id: 'locks' }
 const of = (spec: BenchSpec): Tab => ({ id: spec.id, spec })
 
 /** Which benches a question shows, in the order they are worked. */
@@ -58,6 +60,7 @@ export const GATES: Record<number, Tab[]> = {
     of(oil),
     of(partFailed),
     of(acid),
+    LOCKS,
     NOTE,
   ],
   3: [of(set), of(trap), NOTE],
@@ -85,6 +88,7 @@ export const GATES: Record<number, Tab[]> = {
     of(plate),
     of(temporary),
     of(sharedFeeder),
+    LOCKS,
     NOTE,
   ],
   8: [of(prestart), { id: 'start' }, of(loaded), of(wheel), of(amps), of(legRoll), NOTE],
@@ -97,6 +101,7 @@ export const SELDOM = [
   'plate',
   'temporary',
   'sharedFeeder',
+  'locks',
   'legRoll',
   'windings',
   'insulation',

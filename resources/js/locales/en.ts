@@ -151,6 +151,7 @@ export default {
     hotWork: 'Hot work',
     wayOut: 'Pump down or recover',
     pumpDown: 'Pump-down run',
+    locks: 'Lock board',
     rebound: 'Pressure coming back',
     cylinder: 'Cylinder',
     account: 'Refrigerant log',
@@ -220,6 +221,11 @@ export default {
     move: 'Move {name}',
     seen: 'seen all around',
     joint: { open: 'to do', begun: 'begun', interrupted: 'interrupted', done: 'done' },
+  },
+  lockBoard: {
+    sum: 'No lock hangs on this job. | One lock hangs on this job. | {count} locks hang on this job.',
+    since: 'since {time}',
+    none: 'No lock',
   },
   pumpDown: {
     first:

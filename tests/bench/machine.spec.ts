@@ -50,3 +50,43 @@ test('first load and keystroke to verdict', async ({ page }) => {
     `keystroke to verdict on screen: p50 ${at(0.5).toFixed(0)} ms, p95 ${at(0.95).toFixed(0)} ms (aim 100 ms)`,
   )
 })
+
+const SLOWER = 4
+const FRAME_MS = 1000 / 60
+
+test('a body under the hand while it is dragged, on a CPU four times slower', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/pocket/curb')
+  const boxes = page.locator('input.figure')
+  for (const [i, inches] of ['88', '54', '84', '50'].entries()) await boxes.nth(i).fill(inches)
+  for (const [i, inches] of ['10', '8', '24', '20', '48', '8', '30', '22'].entries())
+    await boxes.nth(4 + i).fill(inches)
+  const handle = page.locator('[data-handle="curb_openings.supply.x curb_openings.supply.y"] .grip')
+  await expect(handle).toBeVisible()
+  await handle.scrollIntoViewIfNeeded()
+  const client = await page.context().newCDPSession(page)
+  await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWER })
+  const at = await handle.boundingBox()
+  const [x, y] = [(at?.x ?? 0) + (at?.width ?? 0) / 2, (at?.y ?? 0) + (at?.height ?? 0) / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.evaluate(() => {
+    const taken: number[] = []
+    let last = performance.now()
+    const frame = (now: number) => {
+      taken.push(now - last)
+      last = now
+      requestAnimationFrame(frame)
+    }
+    requestAnimationFrame(frame)
+    ;(window as unknown as { taken: number[] }).taken = taken
+  })
+  for (let i = 1; i <= 120; i++) await page.mouse.move(x + 40 * Math.sin(i / 12), y + 12 * Math.sin(i / 9))
+  const times = await page.evaluate(() => (window as unknown as { taken: number[] }).taken.slice(2))
+  await page.mouse.up()
+  times.sort((a, b) => a - b)
+  const share = (of: number) => times[Math.floor(of * (times.length - 1))] ?? 0
+  console.log(
+    `frames while a body is dragged, CPU ${SLOWER} times slower: p50 ${share(0.5).toFixed(1)} ms, p95 ${share(0.95).toFixed(1)} ms over ${times.length} frames (aim ${FRAME_MS.toFixed(1)} ms)`,
+  )
+})

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process'
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import {
   choose,
   freshDemo,
@@ -50,16 +50,75 @@ test('the pictures of the README', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/record.png` })
 })
 
-test('the old disconnect', async ({ page }) => {
-  await signIn(page)
-  await page.locator('a.row', { hasText: 'VRF-A' }).first().click()
+/** A unit of a job that is not today's. */
+async function findUnit(page: Page, name: string): Promise<void> {
+  await page.keyboard.press('/')
+  await page.getByRole('searchbox').last().fill(name)
+  await page.getByRole('option', { name: new RegExp(`^${name},`) }).click()
+  await expect(page.locator('.verdict, .past, .start, .job').first()).toBeVisible()
+}
+const measures = async (page: Page, group: string, figures: string[]) => {
+  const boxes = page.getByRole('group', { name: group, exact: true }).locator('input.figure')
+  for (const [i, text] of figures.entries()) await boxes.nth(i).fill(text)
+}
+
+test('before the start', async ({ page }) => {
+  await signIn(page, 'Ines Okafor')
+  await findUnit(page, 'RTU-4')
+  await openTab(page, 'Curb fit')
+  await measures(page, 'Old curb, outside', ['88', '54'])
+  await measures(page, 'Curb supply', ['50', '8', '24', '20'])
+  await measures(page, 'Curb return', ['10', '9', '30', '22'])
+  await expect(verdict(page)).toContainText('It needs a curb adapter')
+  await page.locator('.frame .body').evaluate((el) => (el.scrollTop = 0))
+  await page.mouse.move(640, 790)
+  await page.screenshot({ path: `${FOLDER}/machine-survey.png` })
+
   await page.locator('.rail button', { hasText: 'Is the old one dead' }).click()
-  await openTab(page, 'Lockout')
-  await choose(page, 'Lock is on', 'upstream')
-  await choose(page, 'Working on', 'line side')
-  await page.getByLabel('Lock', { exact: true }).fill('22')
-  await choose(page, /Meter checked live, before/, 'yes')
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await openTab(page, 'Pressure coming back')
+  await choose(page, /Finish/, 'stop at zero, open at once')
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /Add to readings/ }).click()
+  const rows = page.locator('.table .part')
+  for (const [i, [minutes, pressure]] of [
+    ['0', '0'],
+    ['2', '1.4'],
+    ['4', '2.3'],
+    ['6', '2.9'],
+  ].entries()) {
+    await rows.nth(i).locator('input.figure').nth(0).fill(minutes!)
+    await rows.nth(i).locator('input.figure').nth(1).fill(pressure!)
+  }
+  await expect(page.locator('.frame svg path').first()).toBeVisible()
+  await page.locator('.frame .body').evaluate((el) => (el.scrollTop = 0))
   await page.screenshot({ path: `${FOLDER}/machine-out.png` })
+
+  await findUnit(page, 'CU-A')
+  await page.locator('.rail button', { hasText: 'Will the new one fit' }).click()
+  await openTab(page, 'Options')
+  await page
+    .getByRole('link', { name: /options/i })
+    .last()
+    .click()
+  await expect(page.locator('.options dd').first()).toContainText('100%')
+  await page.screenshot({ path: `${FOLDER}/options.png` })
+
+  await page.getByRole('link', { name: 'Pocket' }).click()
+  await expect(page.getByRole('link', { name: /^Curb fit/ })).toBeVisible()
+  await page.mouse.move(640, 790)
+  await page.screenshot({ path: `${FOLDER}/pocket.png` })
+})
+
+test('the joints of a circuit', async ({ page }) => {
+  await signIn(page, 'Ines Okafor')
+  await findUnit(page, 'CU-1')
+  await page.locator('.rail button', { hasText: 'Are the joints sound?' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await openTab(page, 'Joints')
+  await page.getByRole('button', { name: 'Start with the usual joints' }).click()
+  const board = page.locator('.left')
+  await expect(board).toContainText('drier')
+  await page.screenshot({ path: `${FOLDER}/machine-pipe.png` })
 })
 
 test('the phone', async ({ browser }) => {

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, useId } from 'vue'
+import { useDebounceFn } from '@vueuse/core'
+import { computed, ref, useId, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { shownUnit } from '@/lib/reading'
 import { useSession } from '@/stores/session'
 import { short } from './figures'
-import { boundsOf, offsetOf, type Point, type Scene, stepOf, unitOf } from './scene'
+import { boundsOf, inUnit, offsetOf, type Point, type Scene, stepOf, unitOf } from './scene'
 
 /**
  * A drawing to scale: bodies, dimension lines as they are drawn on a job, and handles. What is dragged follows the
@@ -97,7 +98,7 @@ const dims = computed(() =>
 const untold = computed(() => (props.wrong === undefined ? '' : props.wrong.words))
 
 type Handle = Scene['handles'][number]
-type Held = { handle: Handle; from: Point; grabbed: Point; by: Point }
+type Held = { handle: Handle; from: Point; grabbed: Point; by: Point; isDown: boolean }
 const held = ref<Held | null>(null)
 const svg = ref<SVGSVGElement | null>(null)
 const sign = (field: string) => (field.startsWith('-') ? -1 : 1)
@@ -122,7 +123,7 @@ const started = ref<{ x: number; y: number }>({ x: 0, y: 0 })
 
 function take(handle: Handle, event: PointerEvent) {
   ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  held.value = { handle, from: handle.at, grabbed: place(event), by: [0, 0] }
+  held.value = { handle, from: handle.at, grabbed: place(event), by: [0, 0], isDown: true }
   started.value = { x: handle.value.x, y: handle.value.y }
 }
 
@@ -134,11 +135,32 @@ function place(event: PointerEvent): Point {
 
 function pull(event: PointerEvent) {
   const now = held.value
-  if (now === null) return
+  if (now?.isDown !== true) return
   const [px, py] = place(event)
   now.by = [now.handle.x === '' ? 0 : px - now.grabbed[0], now.handle.y === '' ? 0 : py - now.grabbed[1]]
-  tell(now.handle, now.by)
+  void tellSoon()
 }
+
+/** The numbers follow when the hand rests, and now and then while it moves: the body alone keeps up with it. */
+const REST_MS = 60
+const AT_LEAST_MS = 500
+const tellSoon = useDebounceFn(() => tellNow(), REST_MS, { maxWait: AT_LEAST_MS })
+function tellNow() {
+  if (held.value?.isDown === true) tell(held.value.handle, held.value.by)
+}
+
+/** What its measures are where it is held now. */
+const heldText = computed(() => {
+  const now = held.value
+  if (now === null) return ''
+  const unit = unitOf(props.drawing.small, session.units)
+  const said = (field: string, from: number, by: number) =>
+    field === '' ? [] : [`${inUnit(from + sign(field) * by, unit)} ${shownUnit(unit)}`]
+  return [
+    ...said(now.handle.x, started.value.x, now.by[0]),
+    ...said(now.handle.y, started.value.y, now.by[1]),
+  ].join(', ')
+})
 
 function tell(handle: Handle, by: Point) {
   if (handle.x !== '') emit('drag', bare(handle.x), started.value.x + sign(handle.x) * by[0])
@@ -146,8 +168,14 @@ function tell(handle: Handle, by: Point) {
 }
 
 function drop() {
-  held.value = null
+  if (held.value?.isDown !== true) return
+  tellNow()
+  held.value.isDown = false
 }
+// What was let go stays where it is until the drawing has come after it.
+watch([() => props.drawing, () => props.wrong], () => {
+  if (held.value?.isDown === false) held.value = null
+})
 
 const ARROWS: Record<string, Point> = {
   ArrowLeft: [-1, 0],
@@ -252,6 +280,9 @@ const told = computed(() =>
           :d="`${handle.x ? `M${x(handle.at[0]) - 13} ${y(handle.at[1])} h26` : ''} ${handle.y ? `M${x(handle.at[0])} ${y(handle.at[1]) - 13} v26` : ''}`"
           class="ways"
         />
+        <text v-if="isHeld(handle)" :x="x(handle.at[0])" :y="y(handle.at[1]) - 18" class="live">
+          {{ heldText }}
+        </text>
       </g>
     </svg>
     <figcaption v-if="untold" class="wrong">{{ untold }}</figcaption>
@@ -376,6 +407,14 @@ svg {
   fill: var(--paper);
   stroke: var(--forge);
   stroke-width: 3;
+}
+.live {
+  font: 600 16px/1 var(--figures);
+  text-anchor: middle;
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 5px;
+  fill: var(--ink);
 }
 .ways {
   stroke: var(--forge);

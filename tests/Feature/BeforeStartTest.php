@@ -60,6 +60,14 @@ final class BeforeStartTest extends FeatureTestCase
         self::assertSame(['joints_listed' => 'yes', 'joints_seen' => 'yes'], $answers($done));
     }
 
+    public function testTheUsualJointsOfACircuitAreOneWriteAndThirteenAreNone(): void
+    {
+        $joints = fn (int $count): array => ['parts' => array_map(fn (int $i): array => ['check' => 'entry.joint', 'subject' => 'circuit:A', 'input' => ['name' => "joint $i", 'kind' => 'braze', 'state' => 'open', 'order' => $i]], range(1, $count))];
+        $this->write($this->starter, "machines/{$this->machine->id}/checks", $joints(13))->assertStatus(422)->assertJsonPath('field', 'parts');
+        $listed = $this->write($this->starter, "machines/{$this->machine->id}/checks", $joints(12))->assertCreated();
+        self::assertCount(12, array_filter($listed->json('machine.tape'), fn (array $one): bool => $one['check'] === 'entry.joint'));
+    }
+
     public function testAnotherLoadIsOpenUntilSomebodyOwnsItAndStandsThereOnce(): void
     {
         $load = ['what' => 'roof light', 'disconnect' => 'D-4', 'told' => 'custodian', 'fed_from' => 'panel L2'];

@@ -27,7 +27,7 @@ test('the pictures of the README', async ({ page }) => {
   await seen(page, 'C1', 'no', 'loud', '5.1')
   await choose(page, /^Blower/, 'backwards')
   await expect(verdict(page)).toContainText('C1 and Blower run backwards')
-  await page.locator('.frame .body').evaluate((el) => (el.scrollTop = 0))
+  await page.locator('.frame > .body').evaluate((el) => (el.scrollTop = 0))
   await page.screenshot({ path: `${FOLDER}/machine-power.png` })
 
   await page.getByRole('link', { name: 'Today' }).click()
@@ -37,7 +37,7 @@ test('the pictures of the README', async ({ page }) => {
   await readAmps(page)
   await choose(page, 'Doors and panels on', 'yes')
   await expect(verdict(page)).toContainText('All 5 motors')
-  await page.locator('.frame .body').evaluate((el) => (el.scrollTop = 0))
+  await page.locator('.frame > .body').evaluate((el) => (el.scrollTop = 0))
   await page.screenshot({ path: `${FOLDER}/machine-run.png` })
 
   await gate(page, 'Can we leave?').getByRole('button').click()
@@ -52,7 +52,7 @@ test('the pictures of the README', async ({ page }) => {
 
 /** A unit of a job that is not today's. */
 async function findUnit(page: Page, name: string): Promise<void> {
-  await page.keyboard.press('/')
+  await page.locator('button.find').click()
   await page.getByRole('searchbox').last().fill(name)
   await page.getByRole('option', { name: new RegExp(`^${name},`) }).click()
   await expect(page.locator('.verdict, .past, .start, .job').first()).toBeVisible()
@@ -70,7 +70,7 @@ test('before the start', async ({ page }) => {
   await measures(page, 'Curb supply', ['50', '8', '24', '20'])
   await measures(page, 'Curb return', ['10', '9', '30', '22'])
   await expect(verdict(page)).toContainText('It needs a curb adapter')
-  await page.locator('.frame .body').evaluate((el) => (el.scrollTop = 0))
+  await page.locator('.frame > .body').evaluate((el) => (el.scrollTop = 0))
   await page.mouse.move(640, 790)
   await page.screenshot({ path: `${FOLDER}/machine-survey.png` })
 
@@ -90,7 +90,7 @@ test('before the start', async ({ page }) => {
     await rows.nth(i).locator('input.figure').nth(1).fill(pressure!)
   }
   await expect(page.locator('.frame svg path').first()).toBeVisible()
-  await page.locator('.frame .body').evaluate((el) => (el.scrollTop = 0))
+  await page.locator('.frame > .body').evaluate((el) => (el.scrollTop = 0))
   await page.screenshot({ path: `${FOLDER}/machine-out.png` })
 
   await findUnit(page, 'CU-A')

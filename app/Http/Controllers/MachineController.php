@@ -39,7 +39,7 @@ use OpenApi\Attributes as OA;
 #[OA\Parameter(parameter: 'key', name: 'Idempotency-Key', in: 'header', required: true, schema: new OA\Schema(type: 'string'))]
 final class MachineController
 {
-    private const PARTS = 4;
+    private const PARTS = 12;
 
     public function __construct(private readonly MachineScreen $screen, private readonly Recorded $recorded)
     {

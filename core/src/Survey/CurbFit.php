@@ -145,7 +145,7 @@ final class CurbFit implements Check, Draws
         $scene = Scene::plan(true);
         if ($outline === $curb) {
             $scene->box('curb', 0, 0, $length, $width, 'curb', 'plain', 'below')
-                ->dim([0, 0], [$length, 0], -1.7 * $gap, $length, 'curb_outside.length')
+                ->dim([0, 0], [$length, 0], -2.6 * $gap, $length, 'curb_outside.length')
                 ->dim([0, 0], [0, $width], 1.7 * $gap, $width, 'curb_outside.width')
                 ->handle('', [$length, $width / 2], 'curb_outside.length')
                 ->handle('', [$length / 2, $width], '', 'curb_outside.width');

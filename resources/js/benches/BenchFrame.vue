@@ -441,7 +441,7 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
         <BenchRows />
         <InstrumentPick v-if="instrumentKind && mayRecord" v-model="instrument" :kind="instrumentKind" />
       </div>
-      <div class="left" :class="{ past }">
+      <div class="left" :class="{ past: past && !spec.board }">
         <component :is="spec.sketch" v-if="spec.sketch" :verdict="sketched" :input="shownInput" />
         <DrawnShape
           v-else-if="spec.rows[0]?.row !== 'walked'"

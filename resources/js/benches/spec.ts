@@ -49,6 +49,8 @@ export type BenchSpec = {
   sketch?: Component
   /** Its drawing is to scale, or a curve: it has half of the width, also before there is anything to be drawn. */
   scaled?: boolean
+  /** The sketch is a list that goes on living: it never stands there pale. */
+  board?: boolean
   /** It goes out on one page, by this name. */
   page?: 'curb' | 'crane' | 'order'
   /** Nothing is drawn beside it: the rows have the whole width. */

@@ -52,6 +52,7 @@ export const valves: BenchSpec = {
   id: 'valves',
   parts: [{ check: 'entry.valve', subject: 'circuit' }],
   sketch: markRaw(ValveBoard),
+  board: true,
   rows: [figure('name'), words('kind'), words('state'), figure('turns'), words('cap'), figure('moved_to')],
 }
 
@@ -89,6 +90,7 @@ export const joints: BenchSpec = {
   id: 'joints',
   parts: [{ check: 'entry.joint', subject: 'circuit' }],
   sketch: markRaw(JointBoard),
+  board: true,
   rows: [
     figure('name'),
     words('kind'),

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
-import { choose, freshDemo, openMachine, openTab, signIn } from './helpers'
+import { choose, findUnit, freshDemo, openMachine, openTab, signIn } from './helpers'
 
 test.beforeAll(freshDemo)
 
@@ -52,6 +52,34 @@ for (const theme of ['light', 'dark'] as const) {
     await choose(page, 'Phase rotation meter', 'C-B-A')
     await expect(page.getByText('swap any two here')).toBeVisible()
     await tabs(page, ['Rotation', 'Supply', 'Circuit', 'Control voltage', 'Lockout'])
+  })
+
+  test(`the benches before the start are sound, ${theme}`, async ({ page }) => {
+    await page.addInitScript((name) => localStorage.setItem('iron-start.theme', name), theme)
+    await signIn(page, 'Ines Okafor')
+    await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
+    await findUnit(page, 'RTU-4')
+    await page.getByRole('button', { name: 'More', exact: true }).click()
+    await tabs(page, ['Curb fit', 'Crane', 'Rigging', 'Route', 'Lift day', 'Order sheet'])
+    await page.locator('.rail button', { hasText: 'Is the old one dead' }).click()
+    await page.getByRole('button', { name: 'More', exact: true }).click()
+    await tabs(page, ['Pump-down run', 'Valves', 'Pressure coming back', 'Cylinder', 'Lock board'])
+  })
+
+  test(`the Pocket and the options are sound, ${theme}`, async ({ page }) => {
+    await page.addInitScript((name) => localStorage.setItem('iron-start.theme', name), theme)
+    await signIn(page, 'Ines Okafor')
+    await page.goto('/pocket')
+    await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
+    await expect(page.getByRole('link', { name: /^Curb fit/ })).toBeVisible()
+    await sound(page, 'pocket')
+    await page.getByRole('link', { name: /^Curb fit/ }).click()
+    await page.locator('input.figure').first().fill('88')
+    await sound(page, 'pocket curb')
+    await page.goto('/pocket/options')
+    await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
+    await page.getByLabel('Name', { exact: false }).first().fill('one large')
+    await sound(page, 'options')
   })
 
   test(`the other benches of Power are sound, ${theme}`, async ({ page }) => {

@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
-import { choose, freshDemo, openMachine, openTab, POWER, record, signIn, verdict } from './helpers'
+import { choose, findUnit, freshDemo, openMachine, openTab, POWER, record, signIn, verdict } from './helpers'
 
 /** What is decided before anything runs, at the drawings and the numbers beside them. */
 test.beforeEach(freshDemo)
@@ -7,14 +7,6 @@ test.beforeEach(freshDemo)
 const INCH = 0.0254
 const SURVEY = 'Will the new one fit, and can we get it there?'
 const OUT = 'Is the old one dead, empty and out of the way?'
-
-/** A unit of a job that is not today's, as the search finds it. */
-async function findUnit(page: Page, name: string): Promise<void> {
-  await page.keyboard.press('/')
-  await page.getByRole('searchbox').last().fill(name)
-  await page.getByRole('option', { name: new RegExp(`^${name},`) }).click()
-  await expect(page.locator('.verdict, .past, .start, .job').first()).toBeVisible()
-}
 
 /** A figure of a group of measures, by the name of its thing. */
 const box = (page: Page, group: string, at: number): Locator =>
@@ -246,8 +238,8 @@ test.describe('on a phone', () => {
     const fits = async (what: string) =>
       expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth), what).toBe(true)
     await signIn(page, 'Ines Okafor')
-    await findUnit(page, 'RTU-4')
-    await openTab(page, 'Curb fit')
+    await page.goto('/pocket')
+    await page.getByRole('link', { name: /^Curb fit/ }).click()
     await fill(page, 'Old curb, outside', ['88', '54'])
     await expect(page.locator('figure.scene svg')).toBeVisible()
     await fits('curb')

@@ -20,6 +20,14 @@ export async function openMachine(page: Page, name: string): Promise<void> {
   await expect(page.locator('.verdict, .past, .start').first()).toBeVisible()
 }
 
+/** A unit of a job that is not today's, as the search finds it. */
+export async function findUnit(page: Page, name: string): Promise<void> {
+  await page.locator('button.find').click()
+  await page.getByRole('searchbox').last().fill(name)
+  await page.getByRole('option', { name: new RegExp(`^${name},`) }).click()
+  await expect(page.locator('.verdict, .past, .start, .job').first()).toBeVisible()
+}
+
 export async function openTab(page: Page, name: string): Promise<void> {
   const tab = page.getByRole('tab', { name: new RegExp(`^${name}`) })
   await tab.click()

@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { expect, test, type Page } from '@playwright/test'
 import {
   choose,
+  findUnit,
   freshDemo,
   gate,
   openMachine,
@@ -50,13 +51,6 @@ test('the pictures of the README', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/record.png` })
 })
 
-/** A unit of a job that is not today's. */
-async function findUnit(page: Page, name: string): Promise<void> {
-  await page.locator('button.find').click()
-  await page.getByRole('searchbox').last().fill(name)
-  await page.getByRole('option', { name: new RegExp(`^${name},`) }).click()
-  await expect(page.locator('.verdict, .past, .start, .job').first()).toBeVisible()
-}
 const measures = async (page: Page, group: string, figures: string[]) => {
   const boxes = page.getByRole('group', { name: group, exact: true }).locator('input.figure')
   for (const [i, text] of figures.entries()) await boxes.nth(i).fill(text)

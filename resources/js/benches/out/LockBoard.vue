@@ -32,7 +32,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
 </script>
 
 <template>
-  <div class="board">
+  <div class="job board">
     <p class="sum" role="status">{{ t('lockBoard.sum', { count: hung }, hung) }}</p>
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <ul>

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
-import { flushPromises, mount } from '@vue/test-utils'
+import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, defineComponent, h, ref } from 'vue'
 import type { CheckView, FieldView, MachineView, SessionView, TapeEntry } from '@/api/client'
 import { i18n } from '@/i18n'
@@ -66,6 +66,8 @@ const entry = (more: Partial<TapeEntry>) =>
     ...more,
   }) as unknown as TapeEntry
 
+// A bench that stands on asks its server again and again, also in the next test.
+enableAutoUnmount(afterEach)
 beforeEach(() => {
   localStorage.clear()
   setActivePinia(createPinia())

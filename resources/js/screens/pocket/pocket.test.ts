@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
-import { flushPromises, mount } from '@vue/test-utils'
+import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { CheckView, MachineView, SessionView } from '@/api/client'
 import BenchFrame from '@/benches/BenchFrame.vue'
 import { i18n } from '@/i18n'
@@ -13,6 +13,7 @@ import { benchOf, held } from './pocket'
 
 const CHECKS = catalogue.checks as unknown as CheckView[]
 
+enableAutoUnmount(afterEach)
 beforeEach(() => {
   localStorage.clear()
   setActivePinia(createPinia())

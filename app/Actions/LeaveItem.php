@@ -53,11 +53,11 @@ final class LeaveItem
     public function settled(Machine $locked, Stamp $stamp, string $kind, int $by): void
     {
         $words = $this->phrases->common('leaves', $kind);
-        $locked->loadMissing('job');
-        foreach ($this->standings->tape($locked)->items as $id => $item) {
-            if ($item['done'] === '' && ($item['what'] === $words || str_starts_with($item['what'], "$words: "))) {
-                $this->tape->append($locked, EntryKind::ItemDone, $stamp, ['about' => $id, 'details' => ['what' => $item['what'], 'word' => $this->phrases->common('leaves', 'settled') . " $by"]]);
-            }
+        $left = Entry::openItems()->where('entries.machine_id', $locked->id)
+            ->where(fn ($query) => $query->where('entries.details->what', $words)->orWhere('entries.details->what', 'like', "$words: %"))
+            ->orderBy('entries.at')->get();
+        foreach ($left as $item) {
+            $this->tape->append($locked, EntryKind::ItemDone, $stamp, ['about' => $item->at, 'details' => ['what' => $item->details['what'] ?? '', 'word' => $this->phrases->common('leaves', 'settled') . " $by"]]);
         }
     }
 

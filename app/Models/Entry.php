@@ -57,8 +57,20 @@ final class Entry extends OfCompany
     /** @return Builder<self> the clocks nobody has stopped */
     public static function runningClocks(): Builder
     {
-        $query = self::query()->where('entries.kind', 'clock_started');
-        $query->whereNotExists(fn ($stop) => $stop->from('entries as stops')->whereColumn('stops.company_id', 'entries.company_id')->whereColumn('stops.machine_id', 'entries.machine_id')->where('stops.kind', 'clock_stopped')->whereColumn('stops.about', 'entries.at'));
+        return self::unended(EntryKind::ClockStarted, EntryKind::ClockStopped);
+    }
+
+    /** @return Builder<self> what was left for somebody and is not done */
+    public static function openItems(): Builder
+    {
+        return self::unended(EntryKind::ItemOpened, EntryKind::ItemDone);
+    }
+
+    /** @return Builder<self> those of a kind that no entry about them has ended */
+    private static function unended(EntryKind $kind, EntryKind $end): Builder
+    {
+        $query = self::query()->where('entries.kind', $kind->value);
+        $query->whereNotExists(fn ($ends) => $ends->from('entries as ends')->whereColumn('ends.company_id', 'entries.company_id')->whereColumn('ends.machine_id', 'entries.machine_id')->where('ends.kind', $end->value)->whereColumn('ends.about', 'entries.at'));
 
         return $query;
     }

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Machine;
 use App\Models\PutBack;
+use App\Views\PutBackView;
 use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Gate\FactPlace;
 use IronStart\Core\Gate\JobCautions;
@@ -19,10 +20,14 @@ final class JobReminders
     /** What a check may be about that stands at another gate than the machine itself. */
     private const BASES = ['machine', 'loaded', 'old_disconnect'];
 
-    /** @return array<string, list<string>> by `check:base`; none for what owes none */
-    public function all(Machine $machine): array
+    /**
+     * @param list<PutBackView> $putBack of the machine
+     * @return array<string, list<string>> by `check:base`; none for what owes none
+     */
+    public function all(Machine $machine, array $putBack): array
     {
-        $told = $this->reader($machine);
+        $freed = array_filter($putBack, fn (PutBackView $one): bool => ! $one->closed && $one->kind === PutBackKind::WireFreed->value) !== [];
+        $told = self::reader($machine, $freed);
         $owed = [];
         foreach (CheckTable::checks() as $check) {
             foreach (self::BASES as $base) {
@@ -36,16 +41,21 @@ final class JobReminders
     /** @return list<string> */
     public function of(Machine $machine, string $check, string $subject): array
     {
-        return CheckTable::has($check) ? $this->reader($machine)($check, Recorded::baseOf($subject)) : [];
+        if (! CheckTable::has($check)) {
+            return [];
+        }
+        $freed = in_array($check, JobCautions::AT_FREED_LEADS, true) && PutBack::out($machine->id)->where('kind', PutBackKind::WireFreed->value)->exists();
+
+        return self::reader($machine, $freed)($check, Recorded::baseOf($subject));
     }
 
     /** @return \Closure(string, string): list<string> */
-    private function reader(Machine $machine): \Closure
+    private static function reader(Machine $machine, bool $wireFreed): \Closure
     {
         $sheet = Standings::sheet($machine);
         $facts = FactPlace::together($machine->job->facts, $machine->facts, $sheet->facts());
-        $wire = PutBack::out($machine->id)->where('kind', PutBackKind::WireFreed->value)->exists();
+        [$type, $inverter] = [JobType::from($machine->job->type), $sheet->hasInverter()];
 
-        return fn (string $check, string $base): array => JobCautions::of($check, $base, JobType::from($machine->job->type), $facts, $wire, $sheet->hasInverter());
+        return fn (string $check, string $base): array => JobCautions::of($check, $base, $type, $facts, $wireFreed, $inverter);
     }
 }

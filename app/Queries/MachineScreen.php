@@ -70,7 +70,7 @@ final class MachineScreen
             fans: Standings::sheet($machine)->fans(),
             version: $machine->version,
             tooEarly: self::tooEarly($standing),
-            cautions: (object) $this->reminders->all($machine),
+            cautions: (object) $this->reminders->all($machine, $putBack),
         );
     }
 

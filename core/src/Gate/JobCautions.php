@@ -9,6 +9,8 @@ final class JobCautions
 {
     /** Gates on whose first screen a job on a roof is reminded of the roof. */
     private const ON_THE_ROOF = [1, 2, 3, 8];
+    /** Checks at which a lead that is off and taped can be touched. */
+    public const AT_FREED_LEADS = ['refrigerant.way_out', 'dry.decay'];
 
     /**
      * What the job adds to what a check owes by itself.
@@ -22,9 +24,9 @@ final class JobCautions
     public static function of(string $check, string $base, JobType $type, array $facts, bool $wireFreed = false, bool $inverter = false): array
     {
         $roof = in_array('on_roof', $facts, true) && array_intersect(CheckTable::belongs($check, $base, range(1, 12), false), self::ON_THE_ROOF) !== [];
-        $leads = match ($check) {
-            'refrigerant.way_out', 'dry.decay' => $wireFreed,
-            'piping.purge' => $inverter || $type === JobType::Vrf,
+        $leads = match (true) {
+            in_array($check, self::AT_FREED_LEADS, true) => $wireFreed,
+            $check === 'piping.purge' => $inverter || $type === JobType::Vrf,
             default => false,
         };
         $carries = match ($check) {

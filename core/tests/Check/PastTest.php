@@ -96,6 +96,14 @@ final class PastTest extends TestCase
         return ['check' => $check, 'subject' => $subject, 'status' => $status, 'codes' => $codes, 'input' => $input, 'values' => $values, 'at' => $at];
     }
 
+    public function testWhatIsDrawnOnIsReadAndNothingElse(): void
+    {
+        self::assertSame([
+            'power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
+            'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day',
+        ], Past::DRAWN_ON);
+    }
+
     public function testWhatIsNotAmongWhatIsDrawnOnIsNeverAskedFor(): void
     {
         $this->expectException(\LogicException::class);

@@ -6,15 +6,16 @@ namespace IronStart\Core\Tests\Survey;
 
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Past;
-use IronStart\Core\Core;
 use IronStart\Core\Survey\Structure;
-use IronStart\Core\Verdict\Judgement;
+use IronStart\Core\Tests\Judges;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** What is drawn while measures are missing, what is left to arrange, what another check brings. */
 final class SurveyTest extends TestCase
 {
+    use Judges;
+
     private const RIG = ['unit_weight' => '1000 lb', 'weight_source' => 'tag', 'lift_points' => ['length' => '80 in', 'width' => '40 in'], 'sling_rating' => '3000 lb', 'sling_angle' => '60 deg'];
 
     public function testNothingIsDrawnOfWhatIsHalfMeasured(): void
@@ -83,11 +84,5 @@ final class SurveyTest extends TestCase
         self::assertSame(['adapter' => '140 lb'], $brings(['weight' => '140 lb', 'height' => '14 in']));
         self::assertSame([], $brings(['height' => '14 in']));
         self::assertSame([], $brings(null));
-    }
-
-    /** @param array<string, mixed> $input */
-    private static function judge(string $check, array $input): Judgement
-    {
-        return Core::judge()->judge($check, $input, 'us')->judgement;
     }
 }

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Tests\Entry;
+
+use IronStart\Core\Check\Past;
+use IronStart\Core\Entry\LiftDay;
+use IronStart\Core\Entry\TimeOfDay;
+use IronStart\Core\Tests\Judges;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What an entry leaves behind besides itself: put-back entries, clocks, open items. */
+final class EntryTest extends TestCase
+{
+    use Judges;
+
+    private const FLAME = ['place' => 'roof', 'extinguisher' => true, 'first_flame_at' => '9:40'];
+    private const JOINT = ['name' => 'drier', 'kind' => 'braze', 'by' => ['Mina']];
+    private const LIFT = ['permit' => 'P-7', 'ground_by' => 'Rafe', 'signals' => 'Mina'];
+
+    /** @return iterable<string, array{string, array<string, mixed>, list<string>}> */
+    public static function setOff(): iterable
+    {
+        yield 'a detector covered' => ['entry.hot_work', ['detectors' => ['hall 2', 'shaft']] + self::FLAME, ['opens detector hall 2', 'opens detector shaft']];
+        yield 'the panel off' => ['entry.hot_work', ['alarm_off_at' => '9:10', 'alarm_off_who' => 'desk'] + self::FLAME, ['opens alarm_panel']];
+        yield 'the panel on again' => ['entry.hot_work', ['alarm_off_at' => '9:10', 'alarm_off_who' => 'desk', 'alarm_on_at' => '11:30'] + self::FLAME, ['closes alarm_panel']];
+        yield 'no flame yet' => ['entry.hot_work', self::FLAME, []];
+        yield 'the last flame' => ['entry.hot_work', ['last_flame_at' => '10:05'] + self::FLAME, ['starts fire_watch 60']];
+        yield 'a site that watches longer' => ['entry.hot_work', ['last_flame_at' => '10:05', 'fire_watch' => 120] + self::FLAME, ['starts fire_watch 120']];
+        yield 'a broken minute counts whole' => ['entry.hot_work', ['last_flame_at' => '10:05', 'fire_watch' => 44.2] + self::FLAME, ['starts fire_watch 45']];
+        yield 'a joint left open' => ['entry.joint', ['state' => 'interrupted'] + self::JOINT, ['opens circuit_open drier']];
+        yield 'a joint done' => ['entry.joint', ['state' => 'done', 'seen' => true] + self::JOINT, ['closes circuit_open drier']];
+        yield 'a joint begun' => ['entry.joint', ['state' => 'begun'] + self::JOINT, []];
+        yield 'a joint listed' => ['entry.joint', ['state' => 'open'] + self::JOINT, []];
+        yield 'a valve shut' => ['entry.valve', ['name' => 'liquid', 'kind' => 'service_liquid', 'state' => 'shut'], ['opens valve_shut liquid']];
+        yield 'a valve midway' => ['entry.valve', ['name' => 'liquid', 'kind' => 'service_liquid', 'state' => 'mid'], ['opens valve_shut liquid']];
+        yield 'a valve open' => ['entry.valve', ['name' => 'liquid', 'kind' => 'service_liquid', 'state' => 'open'], ['closes valve_shut liquid']];
+        yield 'a light on the old disconnect' => ['entry.orphan_load', ['what' => 'roof light', 'disconnect' => 'D4'], ['leaves orphan_load roof light']];
+        yield 'a choice' => ['entry.option_chosen', ['option' => 'B', 'why' => 'It fits the feeder.'], ['leaves option_chosen B']];
+        yield 'a choice without a reason' => ['entry.option_chosen', ['option' => 'B'], []];
+        yield 'all arranged' => ['entry.lift_day', ['quiet_until' => '7:00', 'elevator' => 'car 2 from 6:30', 'hatch' => 'north'] + self::LIFT, ['settles permit', 'settles quiet', 'settles ground', 'settles signals', 'settles elevator', 'settles hatch']];
+        yield 'only the permit' => ['entry.lift_day', ['permit' => 'P-7'], ['settles permit']];
+        yield 'the hatch open' => ['entry.lift_day', ['hatch_open' => true], ['opens roof_door hatch']];
+        yield 'the hatch closed' => ['entry.lift_day', ['hatch_open' => false], ['closes roof_door hatch']];
+        yield 'oil' => ['entry.oil', ['out_amount' => '30 floz'], []];
+    }
+
+    /**
+     * @param array<string, mixed> $input
+     * @param list<string>         $effects
+     */
+    #[DataProvider('setOff')]
+    public function testAnEntrySetsOffWhatItStandsFor(string $check, array $input, array $effects): void
+    {
+        self::assertSame($effects, self::setsOff($check, $input));
+    }
+
+    /** @return iterable<string, array{string, ?int}> minutes since midnight */
+    public static function times(): iterable
+    {
+        yield 'midnight' => ['0:00', 0];
+        yield 'one digit' => ['7:45', 465];
+        yield 'two digits' => ['07:45', 465];
+        yield 'afternoon' => ['14:05', 845];
+        yield 'the last minute' => ['23:59', 1439];
+        yield 'blanks' => [' 9:40 ', 580];
+        yield 'past midnight' => ['24:00', null];
+        yield 'a minute too many' => ['9:60', null];
+        yield 'one digit of minutes' => ['9:5', null];
+        yield 'without a colon' => ['940', null];
+        yield 'with am' => ['9:40 am', null];
+        yield 'with a line end' => ["9:40\nx", null];
+        yield 'nothing' => ['', null];
+    }
+
+    #[DataProvider('times')]
+    public function testATimeOfDayIsReadOrRefused(string $text, ?int $minutes): void
+    {
+        if ($minutes === null) {
+            $this->expectException(\InvalidArgumentException::class);
+        }
+        self::assertSame($minutes, TimeOfDay::minutes($text));
+        self::assertSame($minutes, TimeOfDay::minutes(TimeOfDay::written((float) $minutes)));
+    }
+
+    public function testATimeIsWrittenAsItIsSaid(): void
+    {
+        self::assertSame('0:00', TimeOfDay::written(0));
+        self::assertSame('7:05', TimeOfDay::written(425));
+        self::assertSame('23:59', TimeOfDay::written(1439));
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>, string}> */
+    public static function refusals(): iterable
+    {
+        yield 'the last flame before the first' => ['entry.hot_work', ['last_flame_at' => '9:39'] + self::FLAME, 'last_flame_at'];
+        yield 'no time' => ['entry.hot_work', ['first_flame_at' => 'morning'] + self::FLAME, 'first_flame_at'];
+        yield 'a watch of a week' => ['entry.hot_work', ['fire_watch' => 10080] + self::FLAME, 'fire_watch'];
+        yield 'a crowd at one joint' => ['entry.joint', ['state' => 'begun', 'by' => ['Mina', 'Rafe', 'Jo']] + self::JOINT, 'by'];
+        yield 'a joint of another kind' => ['entry.joint', ['kind' => 'glue', 'state' => 'begun'] + self::JOINT, 'kind'];
+        yield 'turns without end' => ['entry.valve', ['name' => 'liquid', 'kind' => 'service_liquid', 'state' => 'shut', 'turns' => 101], 'turns'];
+        yield 'less than no oil' => ['entry.oil', ['out_amount' => '-1 floz'], 'out_amount'];
+        yield 'a crane at a quarter past' => ['entry.lift_day', ['crane_up_at' => 'quarter past'] + self::LIFT, 'crane_up_at'];
+        yield 'a word nobody knows' => ['entry.part_failed', ['what' => 'C1', 'how' => 'grounded', 'maker' => 'x'], 'maker'];
+    }
+
+    /** @param array<string, mixed> $input */
+    #[DataProvider('refusals')]
+    public function testWhatCannotBeIsRefusedAtItsField(string $check, array $input, string $field): void
+    {
+        [$at, $message] = self::refused($check, $input);
+        self::assertSame($field, $at);
+        self::assertStringStartsWith("$field: ", $message);
+    }
+
+    public function testTheLastFlameMayBeTheFirst(): void
+    {
+        self::assertSame('clear', self::judge('entry.hot_work', ['last_flame_at' => '9:40'] + self::FLAME)->status->value);
+    }
+
+    public function testTwoMayWorkOnAJoint(): void
+    {
+        self::assertSame('clear', self::judge('entry.joint', ['state' => 'begun', 'by' => ['Mina', 'Rafe']] + self::JOINT)->status->value);
+    }
+
+    /** A lift comes together over days: what was arranged stands, whether the crane is up and the hatch open is told anew. */
+    public function testALiftDayStandsOnTheOneBefore(): void
+    {
+        $before = ['quiet_until' => '7:00', 'crane_up_at' => '9:00', 'hatch_open' => true] + self::LIFT;
+        self::assertEquals(['quiet_until' => '7:00'] + self::LIFT, LiftDay::bringsIn(self::past('entry.lift_day', 'machine', $before), 'machine'));
+        self::assertSame([], LiftDay::bringsIn(new Past(), 'machine'));
+    }
+
+    public function testACraneThatIsUpIsHeldAgainstWhatWasArranged(): void
+    {
+        $up = fn (array $with): array => self::found('entry.lift_day', ['crane_up_at' => '6:59'] + $with);
+        self::assertSame(['stop', ['ground_unseen', 'nobody_signals', 'missing:permit', 'missing:ground_by', 'missing:signals']], $up([]));
+        self::assertSame(['watch', ['quiet_hours']], $up(['quiet_until' => '7:00'] + self::LIFT));
+        self::assertSame(['clear', ['arranged']], $up(['quiet_until' => '6:59'] + self::LIFT));
+    }
+
+    public function testBrazingIsHotWorkAndAFlareIsNot(): void
+    {
+        self::assertContains('hot_work', self::judge('entry.joint', ['state' => 'begun'] + self::JOINT)->cautions);
+        self::assertSame([], self::judge('entry.joint', ['state' => 'begun', 'kind' => 'flare'] + self::JOINT)->cautions);
+        self::assertSame([], self::judge('entry.joint', ['state' => 'begun', 'kind' => 'press'] + self::JOINT)->cautions);
+    }
+
+    /** @return iterable<string, array{string, string, string}> kind of oil, minutes the can stood open, status */
+    public static function cans(): iterable
+    {
+        foreach (['POE', 'PVE'] as $oil) {
+            yield "$oil 15" => [$oil, '15', 'clear'];
+            yield "$oil 16" => [$oil, '16', 'watch'];
+        }
+        foreach (['MO', 'AB'] as $oil) {
+            yield "$oil 16" => [$oil, '16', 'clear'];
+        }
+    }
+
+    #[DataProvider('cans')]
+    public function testAnOilThatDrinksWaterDoesNotStandOpen(string $oil, string $minutes, string $status): void
+    {
+        self::assertSame($status, self::judge('entry.oil', ['in_amount' => '20 floz', 'in_kind' => $oil, 'can_open' => "$minutes min"])->status->value);
+    }
+}

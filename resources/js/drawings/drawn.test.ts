@@ -1,0 +1,374 @@
+// @vitest-environment happy-dom
+import { enableAutoUnmount, mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { defineComponent, h, ref, type Component } from 'vue'
+import type { CheckView, Drawing, MachineView, SessionView, TapeEntry } from '@/api/client'
+import { provideBench } from '@/benches/bench'
+import { draftOf } from '@/benches/entered'
+import { i18n } from '@/i18n'
+import { useSigns } from '@/lib/reading'
+import { useMachine } from '@/stores/machine'
+import { useSession } from '@/stores/session'
+import catalogue from '../../../tests/fixtures/checks.json'
+import BandScale from './BandScale.vue'
+import DrawnBars from './DrawnBars.vue'
+import DrawnCurve from './DrawnCurve.vue'
+import DrawnShape from './DrawnShape.vue'
+import { axisOf, short } from './figures'
+import JointBoard from './JointBoard.vue'
+import LegBars from './LegBars.vue'
+import { offsetOf } from './scene'
+import ValveBoard from './ValveBoard.vue'
+
+type Of<S> = Extract<Drawing, { shape: S }>
+const global = { plugins: [i18n] }
+const numbers = (text: string | undefined) => (text ?? '').match(/-?\d+(\.\d+)?/g)?.map(Number) ?? []
+
+enableAutoUnmount(afterEach)
+beforeEach(() => {
+  setActivePinia(createPinia())
+  useSigns({ psig: 'psig' })
+})
+
+describe('a figure on a drawing', () => {
+  it('has no zeros behind it', () => {
+    expect([short(12), short(12.04), short(12.06), short(-0.5), short(3.14159, 3)]).toEqual([
+      '12',
+      '12',
+      '12.1',
+      '-0.5',
+      '3.142',
+    ])
+  })
+})
+
+describe('the axis of three legs', () => {
+  it('runs a little past what is allowed', () => {
+    const axis = axisOf(200, 220, [])
+    expect(axis.bottom).toBeCloseTo(193)
+    expect(axis.top).toBeCloseTo(224)
+  })
+  it('makes room for what was read near it, and not for what was read far off', () => {
+    expect(axisOf(200, 220, [190]).bottom).toBeCloseTo(187)
+    expect(axisOf(200, 220, [235]).top).toBeCloseTo(237)
+    expect(axisOf(200, 220, [0, 480])).toEqual(axisOf(200, 220, []))
+  })
+  it('follows the readings where nothing is known of what is allowed', () => {
+    expect(axisOf(null, null, [100, 200])).toEqual({ bottom: 90, top: 210 })
+    expect(axisOf(null, null, [])).toEqual({ bottom: 0, top: 1 })
+    expect(axisOf(220, 200, [100])).toEqual({ bottom: 90, top: 105 })
+  })
+})
+
+describe('bars', () => {
+  const bars = (more: Partial<Of<'bars'>> = {}): Of<'bars'> => ({
+    shape: 'bars',
+    unit: 'lb',
+    limit: 40,
+    bars: [
+      { name: 'tare', value: 20, is: 'pale' },
+      { name: 'after', value: 50, is: 'stop' },
+      { name: 'later', value: null, is: 'plain' },
+    ],
+    ...more,
+  })
+  const widths = (drawing: Of<'bars'>) =>
+    mount(DrawnBars, { props: { drawing }, global })
+      .findAll('rect:not(.empty)')
+      .map((one) => Number(one.attributes('width')))
+
+  it('stand on one scale from nothing', () => {
+    const [tare, after] = widths(bars())
+    expect(after! / tare!).toBeCloseTo(2.5)
+  })
+  it('have their limit where it lies between them', () => {
+    const drawn = mount(DrawnBars, { props: { drawing: bars() }, global })
+    const [, after] = widths(bars())
+    expect(Number(drawn.find('.limit').attributes('x1')) / after!).toBeCloseTo(0.8)
+    expect(
+      mount(DrawnBars, { props: { drawing: bars({ limit: null }) }, global })
+        .find('.limit')
+        .exists(),
+    ).toBe(false)
+  })
+  it('are told to who cannot see them, without what nobody measured', () => {
+    const drawn = mount(DrawnBars, { props: { drawing: bars() }, global })
+    expect(drawn.attributes('aria-label')).toBe('tare 20 lb, after 50 lb')
+    expect(drawn.findAll('.empty')).toHaveLength(1)
+    expect(drawn.findAll('rect.stop')).toHaveLength(1)
+  })
+  it('write a percentage without a blank', () => {
+    const drawing = bars({ unit: '%', bars: [{ name: 'use', value: 81.6, is: 'plain' }] })
+    expect(mount(DrawnBars, { props: { drawing }, global }).find('.fig').text()).toBe('82%')
+  })
+})
+
+describe('a scale of bands', () => {
+  const scale = (value: number | null, more: Partial<Of<'scale'>> = {}): Of<'scale'> => ({
+    shape: 'scale',
+    unit: 'scfh',
+    from: 0,
+    decades: false,
+    value,
+    bands: [
+      { to: 2, is: 'stop' },
+      { to: 8, is: 'clear' },
+      { to: 10, is: 'watch' },
+    ],
+    ...more,
+  })
+  const needle = (drawing: Of<'scale'>) =>
+    Number(mount(BandScale, { props: { drawing }, global }).find('.needle').attributes('x1'))
+
+  it('has bands as wide as they are', () => {
+    const rects = mount(BandScale, { props: { drawing: scale(5) }, global }).findAll('rect')
+    expect(rects.map((one) => one.classes()[0])).toEqual(['stop', 'clear', 'watch'])
+    const widths = rects.map((one) => Number(one.attributes('width')))
+    expect(widths[1]! / widths[0]!).toBeCloseTo(3)
+  })
+  it('points where the figure lies, and to its end for what lies beyond it', () => {
+    expect(needle(scale(5))).toBeCloseTo(160)
+    expect(needle(scale(50))).toBeCloseTo(310)
+    expect(needle(scale(-3))).toBeCloseTo(10)
+  })
+  it('goes by decades where that is how it is read', () => {
+    const decades = { from: 1, decades: true, bands: [{ to: 100, is: 'clear' }] }
+    expect(needle(scale(10, decades))).toBeCloseTo(160)
+  })
+  it('has no needle before anything was read', () => {
+    const drawn = mount(BandScale, { props: { drawing: scale(null) }, global })
+    expect(drawn.find('.needle').exists()).toBe(false)
+    expect(drawn.find('svg').attributes('aria-label')).toBe('scfh')
+  })
+})
+
+describe('a curve over time', () => {
+  const curve = (more: Partial<Of<'curve'>> = {}): Of<'curve'> => ({
+    shape: 'curve',
+    unit: 'psig',
+    points: [
+      [0, 0],
+      [3, 6],
+      [4, 0],
+      [9, 2],
+    ],
+    lines: [{ name: 'liquid above', value: 10, is: 'stop' }],
+    from: 2,
+    ...more,
+  })
+  const drawn = (drawing: Of<'curve'>) => mount(DrawnCurve, { props: { drawing }, global })
+
+  it('draws what counts apart from what came before it', () => {
+    const one = drawn(curve())
+    expect(one.findAll('circle.before')).toHaveLength(2)
+    expect(one.findAll('circle')).toHaveLength(4)
+    expect(numbers(one.find('path.read').attributes('d'))).toHaveLength(4)
+    expect(numbers(one.find('path.before').attributes('d'))).toHaveLength(6)
+  })
+  it('runs to the right with time and up with pressure', () => {
+    const [first, , , last] = drawn(curve()).findAll('circle')
+    expect(Number(last!.attributes('cx'))).toBeGreaterThan(Number(first!.attributes('cx')))
+    expect(Number(last!.attributes('cy'))).toBeLessThan(Number(first!.attributes('cy')))
+  })
+  it('holds it against its lines, by name', () => {
+    const one = drawn(curve())
+    expect(one.find('.stop .word').text()).toBe('liquid above 10 psig')
+    const line = Number(one.find('.stop .limit').attributes('y1'))
+    for (const circle of one.findAll('circle')) expect(Number(circle.attributes('cy'))).toBeGreaterThan(line)
+  })
+  it('says the last reading large, and every one to who cannot see', () => {
+    expect(drawn(curve()).find('.fig').text()).toBe('2')
+    expect(drawn(curve()).attributes('aria-label')).toBe(
+      '0 min 0 psig, 3 min 6 psig, 4 min 0 psig, 9 min 2 psig',
+    )
+  })
+  it('stands empty before the first reading', () => {
+    const one = drawn(curve({ points: [], from: 0 }))
+    expect(one.findAll('circle')).toHaveLength(0)
+    expect(one.find('.fig').exists()).toBe(false)
+  })
+})
+
+describe('three legs', () => {
+  const legs = (values: (number | null)[], more: Partial<Of<'legs'>> = {}): Of<'legs'> => ({
+    shape: 'legs',
+    unit: 'V',
+    low: 440,
+    high: 500,
+    average: 480,
+    legs: values.map((value, i) => ({
+      name: ['AB', 'BC', 'CA'][i]!,
+      value,
+      is: value === 0 ? 'stop' : 'plain',
+    })),
+    ground: [],
+    ...more,
+  })
+
+  it('are as high as they read, and broken where they are off the paper', () => {
+    const drawn = mount(LegBars, { props: { drawing: legs([480, 490, 0]) }, global })
+    const heights = drawn.findAll('rect.bar').map((one) => Number(one.attributes('height')))
+    expect(heights[1]).toBeGreaterThan(heights[0]!)
+    expect(drawn.findAll('.break')).toHaveLength(1)
+    expect(drawn.findAll('rect.out')).toHaveLength(1)
+  })
+  it('leave a place for a leg nobody has read', () => {
+    const drawn = mount(LegBars, { props: { drawing: legs([480, null, null]) }, global })
+    expect(drawn.findAll('.empty')).toHaveLength(2)
+  })
+  it('say each line to ground beneath where it was read', () => {
+    const ground = [
+      { name: 'A', value: 277 },
+      { name: 'B', value: null },
+    ]
+    const drawn = mount(LegBars, { props: { drawing: legs([480, 480, 480]), ground }, global })
+    expect(drawn.text()).toContain('A 277')
+    expect(drawn.text()).not.toContain('B 0')
+  })
+})
+
+describe('what a judgement gives to be drawn', () => {
+  it.each([
+    ['bars', { shape: 'bars', unit: 'lb', limit: null, bars: [] }, DrawnBars],
+    [
+      'scale',
+      { shape: 'scale', unit: 'A', from: 0, decades: false, value: 1, bands: [{ to: 2, is: 'clear' }] },
+      BandScale,
+    ],
+    ['curve', { shape: 'curve', unit: 'psig', points: [], lines: [], from: 0 }, DrawnCurve],
+    [
+      'legs',
+      { shape: 'legs', unit: 'V', low: null, high: null, average: null, legs: [], ground: [] },
+      LegBars,
+    ],
+  ])('%s has its painter', (_, drawing, painter) => {
+    const drawn = mount(DrawnShape, { props: { drawing: drawing as Drawing }, global })
+    expect(drawn.findComponent(painter as Component).exists()).toBe(true)
+  })
+  it('is nothing where nothing was given, nor for a rotation nobody knows', () => {
+    const shape = (drawing: Drawing | undefined) =>
+      mount(DrawnShape, { props: { drawing }, global }).find('svg').exists()
+    expect(shape(undefined)).toBe(false)
+    expect(shape({ shape: 'rotation', turns: 'unknown', swap_supply: false, swap_loads: [] })).toBe(false)
+  })
+})
+
+describe('a dimension line', () => {
+  const dim = (to: [number, number], away: number) =>
+    offsetOf({ from: [0, 0], to, away, value: 1, field: '', is: 'plain', text: '' })
+  it('stands off to the left of its way', () => {
+    expect(dim([2, 0], 0.5)).toEqual([-0, 0.5])
+    expect(dim([0, 2], 0.5)).toEqual([-0.5, 0])
+    expect(dim([-2, 0], 0.5)).toEqual([-0, -0.5])
+    expect(dim([0, 0], 0.5)).toEqual([0, 0])
+  })
+})
+
+describe('the boards of a circuit', () => {
+  const CHECKS = catalogue.checks as unknown as CheckView[]
+  const entry = (at: number, check: string, input: object, more: Partial<TapeEntry> = {}) =>
+    ({
+      at,
+      kind: 'check',
+      check,
+      subject: 'circuit:A',
+      suspect: '',
+      who: 'Mina',
+      deviceAt: '2026-11-28T08:05:00',
+      input,
+      ...more,
+    }) as unknown as TapeEntry
+  const board = (painter: Component, check: string, tape: TapeEntry[], rights = ['record']) => {
+    useSession().view = { person: { id: 7, name: 'Mina', rights } } as unknown as SessionView
+    useMachine().view = {
+      id: 1,
+      parts: ['circuit:A', 'circuit:B'],
+      tape,
+      putBack: [],
+      items: [],
+    } as unknown as MachineView
+    const view = CHECKS.find((one) => one.id === check)!
+    const draft = ref(draftOf(view, {}, {}))
+    const stand = defineComponent({
+      setup() {
+        provideBench({ spec: ref({ parts: [] }), checks: ref([view]), draft } as never)
+        return () => h(painter, { verdict: null, input: {} })
+      },
+    })
+    return { draft, board: mount(stand, { global }) }
+  }
+
+  it('show every valve as it was written last', () => {
+    const { board: valves } = board(ValveBoard, 'entry.valve', [
+      entry(3, 'entry.valve', {
+        name: 'liquid',
+        kind: 'service_liquid',
+        state: 'open',
+        turns: 4.5,
+        cap: false,
+      }),
+      entry(2, 'entry.valve', { name: 'suction', kind: 'service_suction', state: 'mid' }),
+      entry(1, 'entry.valve', { name: 'liquid', kind: 'service_liquid', state: 'shut' }),
+    ])
+    expect(valves.findAll('b').map((one) => one.text())).toEqual(['suction', 'liquid'])
+    expect(valves.findAll('.handle').map((one) => numbers(one.attributes('transform'))[0])).toEqual([45, 0])
+    expect(valves.text()).toContain('4.5')
+  })
+  it('leave out what is doubted, another circuit, and what has no name', () => {
+    const { board: valves } = board(ValveBoard, 'entry.valve', [
+      entry(3, 'entry.valve', { name: 'a', state: 'open' }, { suspect: 'mixed up' }),
+      entry(2, 'entry.valve', { name: 'b', state: 'open' }, { subject: 'circuit:B' }),
+      entry(1, 'entry.valve', { state: 'open' }),
+    ])
+    expect(valves.findAll('b')).toHaveLength(0)
+  })
+  it('take a valve up again as it stands', async () => {
+    const { board: valves, draft } = board(ValveBoard, 'entry.valve', [
+      entry(1, 'entry.valve', { name: 'liquid', kind: 'service_liquid', state: 'shut' }),
+    ])
+    await valves.find('button').trigger('click')
+    expect(draft.value.values).toMatchObject({ name: 'liquid', kind: 'service_liquid', state: 'shut' })
+  })
+  it('put joints in their order, not in the order they were written', () => {
+    const { board: joints } = board(JointBoard, 'entry.joint', [
+      entry(3, 'entry.joint', { name: 'drier', state: 'open', order: 30 }),
+      entry(2, 'entry.joint', {
+        name: 'suction',
+        state: 'done',
+        order: 10,
+        seen: true,
+        by: ['Mina', 'Rafe'],
+      }),
+      entry(1, 'entry.joint', { name: 'liquid', state: 'interrupted', order: 20 }),
+    ])
+    expect(joints.findAll('b').map((one) => one.text())).toEqual(['suction', 'liquid', 'drier'])
+    expect(joints.findAll('li').map((one) => one.classes()[0])).toEqual(['done', 'interrupted', 'open'])
+    expect(joints.text()).toContain('Mina, Rafe')
+  })
+  it('offer the usual joints where there are none, to who may record', () => {
+    expect(board(JointBoard, 'entry.joint', []).board.find('button').exists()).toBe(true)
+    expect(board(JointBoard, 'entry.joint', [], []).board.find('button').exists()).toBe(false)
+  })
+  it('move a joint between its new neighbors with one entry', async () => {
+    const { board: joints } = board(JointBoard, 'entry.joint', [
+      entry(1, 'entry.joint', { name: 'a', state: 'open', order: 10 }),
+      entry(2, 'entry.joint', { name: 'b', state: 'open', order: 20 }),
+      entry(3, 'entry.joint', { name: 'c', state: 'open', order: 30 }),
+    ])
+    const written: unknown[] = []
+    useMachine().recordTogether = (async (parts: { input: Record<string, unknown> }[]) => {
+      written.push(...parts.map((one) => [one.input.name, one.input.order]))
+      return null
+    }) as never
+    const grips = joints.findAll('.grip')
+    await grips[2]!.trigger('keydown', { key: 'ArrowUp' })
+    await grips[0]!.trigger('keydown', { key: 'ArrowDown' })
+    await grips[0]!.trigger('keydown', { key: 'ArrowUp' })
+    await grips[2]!.trigger('keydown', { key: 'ArrowDown' })
+    expect(written).toEqual([
+      ['c', 15],
+      ['a', 25],
+    ])
+  })
+})

@@ -1,5 +1,5 @@
 import { vi } from 'vitest'
-import { h, type FunctionalComponent } from 'vue'
+import { h, type Component, type VNode } from 'vue'
 
 /** Lets everything that is already settled run on, with real or with fake timers. */
 export async function flushPromises(): Promise<void> {
@@ -44,13 +44,24 @@ export const refusal = (status: number, detail: string) =>
     headers: { 'Content-Type': 'application/problem+json' },
   })
 
-const ElDialog: FunctionalComponent<{ modelValue: boolean; title: string }> = (props, { slots }) =>
-  props.modelValue
-    ? h('div', { role: 'dialog' }, [h('h2', props.title), slots.default?.(), slots.footer?.()])
-    : null
-ElDialog.props = { modelValue: Boolean, title: String }
-const RouterLink: FunctionalComponent<{ to: unknown }> = (_, { slots }) => h('a', slots.default?.())
-RouterLink.props = ['to']
+type Slots = { slots: Record<string, (() => VNode[]) | undefined> }
 
 /** Dialogs in place, not at the end of the page: what is in them is found where they stand. */
-export const DIALOGS = { ElDialog, RouterLink }
+export const DIALOGS: Record<string, Component> = {
+  ElDialog: {
+    props: { modelValue: Boolean, title: String },
+    setup:
+      (props: { modelValue: boolean; title: string }, { slots }: Slots) =>
+      () =>
+        props.modelValue
+          ? h('div', { role: 'dialog' }, [h('h2', props.title), slots.default?.(), slots.footer?.()])
+          : null,
+  },
+  RouterLink: {
+    props: ['to'],
+    setup:
+      (_: object, { slots }: Slots) =>
+      () =>
+        h('a', slots.default?.()),
+  },
+}

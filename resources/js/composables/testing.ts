@@ -51,10 +51,10 @@ export const DIALOGS: Record<string, Component> = {
   ElDialog: {
     props: { modelValue: Boolean, title: String },
     setup:
-      (props: { modelValue: boolean; title: string }, { slots }: Slots) =>
+      (props: Record<string, unknown>, { slots }: Slots) =>
       () =>
         props.modelValue
-          ? h('div', { role: 'dialog' }, [h('h2', props.title), slots.default?.(), slots.footer?.()])
+          ? h('div', { role: 'dialog' }, [h('h2', String(props.title)), slots.default?.(), slots.footer?.()])
           : null,
   },
   RouterLink: {

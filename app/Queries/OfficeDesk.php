@@ -127,19 +127,21 @@ final class OfficeDesk
         if ($words === '') {
             return [];
         }
-        $in = fn (string $table): Builder => $this->db->table($table)->where("$table.company_id", $this->company->id())->whereRaw("$table.search @@ to_tsquery('simple', ?)", [$words])->limit(self::FOUND);
-        $found = $in('machines')->join('site_jobs', 'site_jobs.id', '=', 'machines.site_job_id')->join('sites', 'sites.id', '=', 'site_jobs.site_id')
+        // What is called so comes before what only has such a word somewhere.
+        $in = fn (string $table, string $called): Builder => $this->db->table($table)->where("$table.company_id", $this->company->id())->whereRaw("$table.search @@ to_tsquery('simple', ?)", [$words])
+            ->orderByRaw("starts_with(lower($called), ?) DESC, $called, $table.id", [mb_strtolower(trim($query))])->limit(self::FOUND);
+        $found = $in('machines', 'machines.name')->join('site_jobs', 'site_jobs.id', '=', 'machines.site_job_id')->join('sites', 'sites.id', '=', 'site_jobs.site_id')
             ->unless($person->role->may('see_all_jobs'), fn (Builder $q) => $q->whereExists(fn (Builder $on) => $on->from('job_people')->whereColumn('job_people.company_id', 'machines.company_id')->whereColumn('job_people.site_job_id', 'machines.site_job_id')->where('job_people.user_id', $person->id)))
             ->get(['machines.id', 'machines.name', 'machines.serial', 'sites.name as site'])->map(fn (\stdClass $r): FoundView => new FoundView('machine', $r->id, "$r->name, $r->site", $r->serial))->all();
         if ($person->role->may('office')) {
             array_push(
                 $found,
-                ...$in('sites')->get(['id', 'name', 'address'])->map(fn (\stdClass $r): FoundView => new FoundView('site', $r->id, $r->name, $r->address))->all(),
-                ...$in('site_jobs')->join('sites', 'sites.id', '=', 'site_jobs.site_id')->get(['site_jobs.site_id as id', 'site_jobs.title', 'sites.name'])->map(fn (\stdClass $r): FoundView => new FoundView('site', $r->id, $r->title, $r->name))->all(),
+                ...$in('sites', 'name')->get(['id', 'name', 'address'])->map(fn (\stdClass $r): FoundView => new FoundView('site', $r->id, $r->name, $r->address))->all(),
+                ...$in('site_jobs', 'title')->join('sites', 'sites.id', '=', 'site_jobs.site_id')->get(['site_jobs.site_id as id', 'site_jobs.title', 'sites.name'])->map(fn (\stdClass $r): FoundView => new FoundView('site', $r->id, $r->title, $r->name))->all(),
             );
         }
 
-        return array_values([...$found, ...$in('sheets')->get(['id', 'model', 'maker'])->map(fn (\stdClass $r): FoundView => new FoundView('sheet', $r->id, $r->model, $r->maker))->all()]);
+        return array_values([...$found, ...$in('sheets', 'model')->get(['id', 'model', 'maker'])->map(fn (\stdClass $r): FoundView => new FoundView('sheet', $r->id, $r->model, $r->maker))->all()]);
     }
 
     /** "har lib" as the beginnings of words, both wanted, each with the company it is of: 7xhar:* & 7xlib:*. */

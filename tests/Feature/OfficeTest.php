@@ -92,6 +92,9 @@ final class OfficeTest extends FeatureTestCase
         self::assertSame(['BF-150G'], $found($lead, 'bf 150'));
         self::assertSame([], $found($this->person(Role::Starter, $lead->company), 'rtu 77'));
         self::assertSame([], $found($this->person(Role::Lead), 'rtu 77'));
+        // Another one's serial begins so; what is called so comes first.
+        $this->write($lead, "jobs/$machine->site_job_id/machines", ['name' => 'RTU-12', 'serial' => '77-0192'])->assertSuccessful();
+        self::assertSame(['RTU-77, Mill Lane School', 'RTU-12, Mill Lane School'], $found($lead, 'rtu-77'));
         foreach (['', "' | !", ':*', '%'] as $nothing) {
             self::assertSame([], $found($lead, $nothing));
         }

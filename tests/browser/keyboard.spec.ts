@@ -152,3 +152,86 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await expect(page.getByRole('dialog')).toContainText('next empty reading')
   await page.keyboard.press('Escape')
 })
+
+/** Tabs to the first box of a group of measures and types from box to box, also where the record fills them. */
+async function type(page: Page, group: string, figures: string[]): Promise<void> {
+  await reach(page, page.getByRole('group', { name: group, exact: true }).locator('input.figure').first())
+  for (const figure of figures) {
+    await page.keyboard.type(figure)
+    await page.keyboard.press('Tab')
+  }
+}
+
+async function toTab(page: Page, name: string): Promise<void> {
+  const tab = page.getByRole('tab', { name: new RegExp(`^${name}`) })
+  const more = page.locator('button.all')
+  if ((await tab.count()) === 0) {
+    await reach(page, more)
+    await page.keyboard.press('Enter')
+  }
+  await page.getByRole('tab', { selected: true }).focus()
+  for (let i = 0; i < 20 && (await tab.getAttribute('aria-selected')) !== 'true'; i++)
+    await page.keyboard.press('ArrowRight')
+  await expect(tab).toHaveAttribute('aria-selected', 'true')
+}
+
+test('a roof is surveyed without touching the pointer: curb, way in, lift day', async ({ page }) => {
+  const group = (name: string | RegExp) => page.getByRole('group', { name })
+  await page.goto('/')
+  await reach(page, page.getByRole('button', { name: /Ines/ }))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Harrow Lane Library' })).toBeVisible()
+  await page.keyboard.press('/')
+  await page.keyboard.type('RTU-4')
+  await expect(page.getByRole('option', { name: /^RTU-4,/ })).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('tab', { name: /^Curb fit/ })).toBeVisible()
+
+  // The curb by its boxes, then a handle of the drawing by arrows: both are one measure.
+  await toTab(page, 'Curb fit')
+  await type(page, 'Old curb, outside', ['88', '54'])
+  await type(page, "New unit's base", ['84', '50'])
+  await pick(page, group('Discharge'), 'side')
+  await expect(verdict(page)).toContainText('curb adapter')
+  await reach(page, page.locator('[data-handle="curb_outside.length"]'), true)
+  await page.keyboard.press('ArrowLeft')
+  await expect(group('Old curb, outside').locator('input.figure').first()).toHaveValue('87.75')
+  await recorded(page)
+
+  // A door and an elevator: the tightest is named, what the car carries is counted, and it has to be booked.
+  await toTab(page, 'Route')
+  await type(page, 'The piece', ['40', '30', '60'])
+  await reach(page, page.getByLabel('Piece weight'))
+  await page.keyboard.type('180')
+  const step = group('Path, in order')
+  await reach(page, step.first().getByRole('combobox'))
+  await page.keyboard.type('door')
+  await reach(page, step.first().getByLabel('Width'))
+  await page.keyboard.type('36')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('80')
+  await reach(page, page.getByRole('button', { name: 'Add to path, in order' }))
+  await page.keyboard.press('Enter')
+  await reach(page, step.nth(1).getByRole('combobox'))
+  await page.keyboard.type('elev')
+  await reach(page, step.nth(1).locator('input[inputmode]').first())
+  for (const figure of ['36', '84', '60', '60', '90', '2500']) {
+    await page.keyboard.type(figure)
+    await page.keyboard.press('Enter')
+  }
+  await expect(verdict(page)).not.toContainText('Still need')
+  await reach(page, page.locator('.foot').getByRole('button', { name: /^Record/ }))
+  await recorded(page)
+  await expect(page.locator('.slip', { hasText: 'elevator' })).not.toHaveCount(0)
+
+  // What has to be arranged is arranged on one page.
+  await toTab(page, 'Lift day')
+  await reach(page, page.getByLabel('Who looked at the ground'))
+  await page.keyboard.type('Rafe')
+  await reach(page, page.getByLabel('Elevator booked with'))
+  await page.keyboard.type('custodian, car 2')
+  await expect(verdict(page)).not.toContainText('Still need')
+  await reach(page, page.locator('.foot').getByRole('button', { name: /^Record/ }))
+  await recorded(page)
+  await expect(page.getByRole('tab', { name: /^Lift day/ })).toContainText('done')
+})

@@ -67,6 +67,14 @@ final class ByHandTest extends TestCase
         self::assertContains('boom_in_wall', array_column(array_map(fn ($f): array => ['phrase' => $f->phrase], $short), 'phrase'));
     }
 
+    public function testABoomThatTouchesEitherIsMarkedOnTheDrawing(): void
+    {
+        $is = fn (array $with, int $boom = 60): string => array_column(self::judge('survey.crane', $with + self::LIFT + self::chart([$boom, 95, 2000]))->drawing['bodies'], 'is', 'id')['boom'];
+        self::assertSame('plain', $is(['roof_height' => '5 ft']));
+        self::assertSame('stop', $is(['edge_distance' => '1 ft', 'setback' => '80 ft', 'roof_height' => '30 ft'], 95), 'the wall');
+        self::assertSame('stop', $is(['roof_height' => '5 ft', 'unit_length' => '70 ft']), 'the load');
+    }
+
     public function testWithoutTheUnitsLengthNothingIsSaidOfTheLoad(): void
     {
         self::assertNull(self::figure('survey.crane', self::LIFT, 'load_clearance'));

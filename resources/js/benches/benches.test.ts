@@ -30,6 +30,8 @@ import BenchRows from './rows/BenchRows.vue'
 import { since } from './since'
 import { isOfParts, named, type BenchSpec } from './spec'
 
+/** A machine that does something else besides takes its time: this only says when to give up. */
+const LOADED = { timeout: 20_000 }
 const CHECKS = catalogue.checks as unknown as CheckView[]
 const checkOf = (id: string): CheckView => {
   const found = CHECKS.find((c) => c.id === id)
@@ -113,7 +115,7 @@ describe.each(BENCHES.map((spec) => [spec.id, spec] as const))('bench %s', (_, s
     const frame = mount(BenchFrame, { props: { spec }, global: { plugins: [i18n] } })
     await flushPromises()
     if (frame.find('.more').exists()) await frame.find('.more').trigger('click')
-    for (const press of frame.findAll('button.press.small').filter((b) => b.text().startsWith('Add to')))
+    for (const press of frame.findAll('button.press.small').filter((b) => b.text().match(/^Add (?!photo)/)))
       await press.trigger('click')
     const hidden = spec.parts.flatMap((p) => [...Object.keys(p.fixed ?? {}), ...(p.without ?? [])])
     const titled = spec.rows.flatMap((row) => (row.row === 'grid' && row.title ? row.fields : []))
@@ -209,15 +211,17 @@ describe('Record, pressed before the verdict is there', () => {
       props: { spec: BENCHES.find((one) => one.id === 'control')! },
       global: { plugins: [i18n] },
     })
+    // What is asked as the bench opens is not what is asked of a figure.
+    await vi.waitFor(() => expect(answers).not.toHaveLength(0), LOADED)
     const type = async (text: string) => {
       answers.length = 0
       await frame.find('input.figure').setValue(text)
-      await vi.waitFor(() => expect(answers).toHaveLength(1))
+      await vi.waitFor(() => expect(answers).not.toHaveLength(0), LOADED)
     }
     const verdict = { status: 'clear', headline: 'Right.', next: [], because: [], codes: [], cautions: [] }
     const tell = async () => {
       answers.splice(0).forEach((give) => give({ ...verdict, basis: [], values: {} }))
-      await vi.waitFor(() => expect(frame.text()).toContain('Right.'))
+      await vi.waitFor(() => expect(frame.text()).toContain('Right.'), LOADED)
       await flushPromises()
     }
     return { frame, recorded, type, tell, press: () => (frame.vm as unknown as { record(): void }).record() }

@@ -8,6 +8,8 @@ const props = defineProps<{
   options: { value: string | number | boolean; text: string }[]
   problem?: string
   stacked?: boolean
+  /** In a row with others: its label as small as theirs. */
+  compact?: boolean
 }>()
 const chosen = defineModel<string | number | boolean | undefined>({ required: true })
 const name = useId()
@@ -18,7 +20,10 @@ function press(value: string | number | boolean) {
 </script>
 
 <template>
-  <fieldset class="choice" :class="{ stacked: props.stacked, wrong: problem, many: options.length > 4 }">
+  <fieldset
+    class="choice"
+    :class="{ stacked: props.stacked, compact, wrong: problem, many: options.length > 4 }"
+  >
     <legend>
       {{ label }}<small v-if="help">{{ help }}</small>
     </legend>
@@ -101,6 +106,15 @@ input {
 }
 .stacked {
   grid-template-columns: minmax(0, 1fr);
+}
+.compact {
+  gap: 2px 0;
+  padding: 0;
+  border-bottom: 0;
+}
+.compact legend {
+  font-size: 14.5px;
+  color: var(--iron-soft);
 }
 .problem {
   grid-column: 1 / -1;

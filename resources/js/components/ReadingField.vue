@@ -104,7 +104,7 @@ small {
 }
 .box {
   display: flex;
-  align-items: baseline;
+  align-items: stretch;
   height: 56px;
   border: 2px solid var(--iron);
   background: var(--box);
@@ -130,7 +130,9 @@ small {
   font-weight: 500;
 }
 .unit {
+  display: flex;
   flex: none;
+  align-items: center;
   min-width: 32px;
   padding: 0 8px 0 2px;
   border: 0;
@@ -139,7 +141,6 @@ small {
   color: var(--iron-soft);
 }
 button.unit {
-  align-self: stretch;
   min-width: 48px;
   text-decoration: underline dotted;
   text-underline-offset: 3px;

@@ -85,6 +85,7 @@ export default {
     moreSteps: 'one more step | {n} more steps',
     fewerSteps: 'only the first',
     more: 'More: {what} …',
+    addOne: 'Add {what}',
     addRow: 'Add to {what}',
     takeRow: 'Take it out again',
     dropRow: 'Leave it out',

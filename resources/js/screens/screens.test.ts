@@ -590,12 +590,34 @@ describe('the search', () => {
     await box.trigger('keydown', { key: 'Enter' })
     expect(push).toHaveBeenCalledWith({ name: 'sheet', params: { id: 2 } })
   })
+  it('waits with Enter for what was typed last', async () => {
+    const { shown } = await searching((asked: { path: string }) => ({
+      found: asked.path.endsWith('bf') ? FOUND : [{ kind: 'machine', id: 11, title: 'RTU-11', more: '' }],
+    }))
+    await shown.find('input').setValue('rtu-11')
+    await shown.find('input').trigger('keydown', { key: 'Enter' })
+    expect(push).not.toHaveBeenCalled()
+    await vi.advanceTimersByTimeAsync(200)
+    expect(push).toHaveBeenCalledWith({ name: 'machine', params: { id: 11 } })
+  })
   it('goes around at its ends', async () => {
     const { shown } = await searching()
     await shown.find('input').trigger('keydown', { key: 'ArrowUp' })
     expect(shown.findAll('[aria-selected=true]').map((one) => one.find('b').text())).toEqual(['BF-150G'])
     await shown.find('input').trigger('keydown', { key: 'ArrowDown' })
     expect(shown.findAll('[aria-selected=true]').map((one) => one.find('b').text())).toEqual(['RTU-4'])
+  })
+  it('takes keys while its box is not yet in focus', async () => {
+    const { shown } = await searching()
+    ;(document.activeElement as HTMLElement | null)?.blur()
+    const key = (name: string) =>
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true }))
+    key('1')
+    await vi.advanceTimersByTimeAsync(200)
+    expect(shown.find('input').element.value).toBe('bf1')
+    key('ArrowDown')
+    key('Enter')
+    expect(push).toHaveBeenCalledWith({ name: 'sheet', params: { id: 2 } })
   })
   it('says when there is none', async () => {
     const { shown } = await searching({ found: [] })

@@ -123,6 +123,7 @@ const stacked = computed(
     :options="options"
     :problem="problem"
     :stacked="stacked"
+    :compact="compact"
   />
   <label v-else-if="options.length > SHOWN_AS_BUTTONS" class="pick" :class="{ compact }">
     <span
@@ -204,7 +205,11 @@ const stacked = computed(
   border-bottom: 0;
 }
 .pick.compact select {
+  height: 50px;
   font-size: 20px;
+}
+.text.compact input {
+  height: 50px;
 }
 .pick.compact > span,
 .text.compact label {

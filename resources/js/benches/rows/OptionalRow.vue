@@ -40,7 +40,7 @@ function take() {
     <FieldCell v-for="one in members" :key="one.path" :field="one.field" :at="one.path" />
   </fieldset>
   <button v-else type="button" class="press small" @click="add">
-    {{ t('bench.addRow', { what: field?.label.toLowerCase() ?? '' }) }}
+    {{ t('bench.addOne', { what: field?.label.toLowerCase() ?? '' }) }}
   </button>
 </template>
 
@@ -67,6 +67,6 @@ legend {
   text-decoration: underline;
 }
 .press {
-  margin: 6px 0;
+  margin: 6px 8px 6px 0;
 }
 </style>

@@ -48,7 +48,7 @@ async function take(id: number) {
 </script>
 
 <template>
-  <ElDialog v-model="open" :title="t('pocket.which')" width="min(520px, 96vw)">
+  <ElDialog v-model="open" class="finder" :title="t('pocket.which')" width="min(520px, 96vw)">
     <input v-model="looked" type="search" :placeholder="t('pocket.find')" :aria-label="t('pocket.find')" />
     <p v-if="failure" role="alert">{{ failure }}</p>
     <ul>
@@ -61,38 +61,3 @@ async function take(id: number) {
     <p v-if="today && shown.length === 0" class="caption">{{ t('pocket.noMachine') }}</p>
   </ElDialog>
 </template>
-
-<style scoped>
-input {
-  width: 100%;
-  min-height: 48px;
-  padding: 0 12px;
-  border: 2px solid var(--ink);
-  background: var(--box);
-  font-size: 18px;
-}
-ul {
-  max-height: 50vh;
-  margin: 8px 0 0;
-  padding: 0;
-  overflow: auto;
-  list-style: none;
-}
-button {
-  display: grid;
-  width: 100%;
-  min-height: 52px;
-  padding: 6px 10px;
-  border: 0;
-  border-bottom: 1px solid var(--rule);
-  background: none;
-  text-align: left;
-}
-b {
-  font: 600 19px/1.2 var(--figures);
-}
-small {
-  color: var(--iron-soft);
-  font-size: 15px;
-}
-</style>

@@ -13,21 +13,39 @@ const router = useRouter()
 const query = ref('')
 const found = ref<Schemas['FoundView'][]>([])
 const at = ref(0)
+/** What `found` was found for; Enter pressed before that is what is typed waits for it. */
+let foundFor = ''
+let goes = false
 const problem = ref('')
 const box = ref<HTMLInputElement | null>(null)
 const PAUSE_MS = 120
 const WHERE: Record<string, string> = { machine: 'machine', site: 'office-site', sheet: 'sheet' }
 
-/** What is typed before the box is drawn is its first letters, not lost. */
+/** What is pressed before the box is drawn, or while the dialog itself holds the focus, is for the box: nothing is lost. */
 function early(event: KeyboardEvent) {
-  if (document.activeElement === box.value || event.ctrlKey || event.metaKey || event.key.length !== 1) return
+  if (document.activeElement === box.value || event.ctrlKey || event.metaKey || event.altKey) return
+  // Where one has gone on to a result by Tab, its keys are its own.
+  if (document.activeElement instanceof HTMLButtonElement) return
+  if (event.key.length === 1) query.value += event.key
+  else if (!press(event.key)) return
   event.preventDefault()
   event.stopPropagation()
-  query.value += event.key
+  box.value?.focus()
+}
+
+/** @returns whether the key is one of the list's */
+function press(key: string): boolean {
+  if (key === 'Enter' && foundFor !== query.value) goes = true
+  else if (key === 'Enter') void go(found.value[at.value])
+  else if (key === 'ArrowDown') step(1)
+  else if (key === 'ArrowUp') step(-1)
+  else return false
+  return true
 }
 watch(open, (on) => {
-  query.value = problem.value = ''
+  query.value = problem.value = foundFor = ''
   found.value = []
+  goes = false
   if (on) window.addEventListener('keydown', early, true)
   else window.removeEventListener('keydown', early, true)
   if (on) void nextTick(() => box.value?.focus())
@@ -43,13 +61,19 @@ const look = useDebounceFn(async () => {
         : (await answer(api.GET('/api/v1/search', { params: { query: { q: asked } } }))).found
     if (asked !== query.value) return
     found.value = told
+    foundFor = asked
     at.value = 0
+    if (goes) void go(told[0])
+    goes = false
     problem.value = ''
   } catch (error) {
     problem.value = wordsOf(error)
   }
 }, PAUSE_MS)
-watch(query, () => void look())
+watch(query, () => {
+  goes = false
+  void look()
+})
 
 async function go(one: Schemas['FoundView'] | undefined) {
   if (one === undefined) return
@@ -65,6 +89,7 @@ function step(by: number) {
 <template>
   <ElDialog
     v-model="open"
+    class="finder"
     :title="t('search.title')"
     width="min(560px, 96vw)"
     @open-auto-focus="box?.focus()"
@@ -75,9 +100,7 @@ function step(by: number) {
       type="search"
       :placeholder="t('search.what')"
       :aria-label="t('search.what')"
-      @keydown.enter.prevent="go(found[at])"
-      @keydown.down.prevent="step(1)"
-      @keydown.up.prevent="step(-1)"
+      @keydown="press($event.key) && $event.preventDefault()"
     />
     <p v-if="problem" role="alert">{{ problem }}</p>
     <ul role="listbox" :aria-label="t('search.title')">
@@ -93,34 +116,3 @@ function step(by: number) {
     <p v-if="query.trim() && found.length === 0 && !problem" class="caption">{{ t('search.none') }}</p>
   </ElDialog>
 </template>
-
-<style scoped>
-input {
-  width: 100%;
-  min-height: 48px;
-  padding: 0 12px;
-  border: 2px solid var(--ink);
-  background: var(--box);
-  font-size: 18px;
-}
-button {
-  display: grid;
-  width: 100%;
-  min-height: 48px;
-  padding: 6px 10px;
-  border: 0;
-  border-bottom: 1px solid var(--rule);
-  background: none;
-  text-align: left;
-}
-[aria-selected='true'] {
-  background: var(--pan);
-}
-b {
-  font: 600 19px/1.2 var(--figures);
-}
-small {
-  color: var(--iron-soft);
-  font-size: 14px;
-}
-</style>

@@ -14,7 +14,7 @@ final class Past
 {
     /** Checks that another one draws on; the rest is never read. */
     public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
-        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day'];
+        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work'];
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
 
     /** @var (\Closure(): self)|null reads it when somebody asks */

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace IronStart\Core\Entry;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\PutBack\PutBackKind;
 use IronStart\Core\Quantity\Kind;
@@ -18,8 +20,11 @@ use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Said;
 
 /** Hot work: permit, extinguisher, detectors covered, the alarm company told off and on, and the watch after the last flame. */
-final class HotWork implements Check
+final class HotWork implements Check, DrawsOnRecord
 {
+    /** What stands from the first flame to the last. */
+    private const STANDS = ['place', 'permit', 'extinguisher', 'alarm_off_at', 'alarm_off_who', 'first_flame_at', 'fire_watch'];
+
     public function id(): string
     {
         return 'entry.hot_work';
@@ -46,6 +51,14 @@ final class HotWork implements Check
             Field::quantity('fire_watch', Kind::Time, 'min', 0, 1440)->positive()->bareIn('min')->readWith(null),
             $time('alarm_on_at'),
         ];
+    }
+
+    /** Written as the flame is lit, and finished by the last one: in between it stands. A detector is covered anew or not. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $before = $past->last('entry.hot_work', $subject)['input'] ?? [];
+
+        return isset($before['last_flame_at']) ? [] : array_intersect_key($before, array_flip(self::STANDS));
     }
 
     public function contradictions(Input $in): iterable

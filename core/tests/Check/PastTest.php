@@ -100,19 +100,19 @@ final class PastTest extends TestCase
     {
         self::assertSame([
             'power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
-            'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day',
+            'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work',
         ], Past::DRAWN_ON);
     }
 
     public function testWhatIsNotAmongWhatIsDrawnOnIsNeverAskedFor(): void
     {
         $this->expectException(\LogicException::class);
-        (new Past())->last('entry.hot_work', 'machine');
+        (new Past())->last('entry.oil', 'machine');
     }
 
     public function testNorIsItByName(): void
     {
         $this->expectException(\LogicException::class);
-        (new Past())->named('entry.hot_work');
+        (new Past())->named('entry.oil');
     }
 }

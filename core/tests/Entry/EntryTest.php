@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Entry;
 
 use IronStart\Core\Check\Past;
+use IronStart\Core\Entry\HotWork;
 use IronStart\Core\Entry\LiftDay;
 use IronStart\Core\Entry\TimeOfDay;
 use IronStart\Core\Tests\Judges;
@@ -131,6 +132,16 @@ final class EntryTest extends TestCase
         $before = ['quiet_until' => '7:00', 'crane_up_at' => '9:00', 'hatch_open' => true] + self::LIFT;
         self::assertEquals(['quiet_until' => '7:00'] + self::LIFT, LiftDay::bringsIn(self::past('entry.lift_day', 'machine', $before), 'machine'));
         self::assertSame([], LiftDay::bringsIn(new Past(), 'machine'));
+    }
+
+    public function testAFlameThatIsStillLitStandsUntilTheLastOne(): void
+    {
+        $lit = ['detectors' => ['hall 2'], 'alarm_off_at' => '9:10', 'alarm_off_who' => 'desk'] + self::FLAME;
+        $brings = fn (array $before): array => HotWork::bringsIn(self::past('entry.hot_work', 'machine', $before), 'machine');
+        self::assertEquals(array_diff_key($lit, ['detectors' => 1]), $brings($lit));
+        self::assertSame([], $brings(['last_flame_at' => '10:05'] + $lit), 'the next flame is another one');
+        self::assertSame([], HotWork::bringsIn(new Past(), 'machine'));
+        self::assertSame(['watch', ['fire_watch', 'alarm_still_off']], self::found('entry.hot_work', ['last_flame_at' => '10:05'] + $brings($lit)));
     }
 
     public function testACraneThatIsUpIsHeldAgainstWhatWasArranged(): void

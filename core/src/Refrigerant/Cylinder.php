@@ -128,7 +128,7 @@ final class Cylinder implements Check, Draws, DrawsOnRecord
         }
         $toRecover = $in->maybe('to_recover');
         if ($toRecover !== null) {
-            $values['more_cylinders'] = Value::of(ceil(max(0.0, $toRecover - max(0.0, $left)) / $room - 1e-9), '1');
+            $values['more_cylinders'] = Value::of(max(0.0, ceil(max(0.0, $toRecover - max(0.0, $left)) / $room - 1e-9)), '1');
         }
         $fits = fn (float $left): bool => ! Limit::under($left, max(0.0, $toRecover ?? 0.0));
         $own = self::room($in, $left, $safe, $values);

@@ -96,6 +96,7 @@ final class CheckCatalogue
             $field->sheet !== '' && ! $field->sheetStarts,
             $field->orFlag ?? '',
             $field->type === FieldType::Text ? $field->length : 0,
+            $field->isMoment,
         );
     }
 

@@ -41,6 +41,7 @@ final class Drawings
             'scale' => self::scale($drawing),
             'bars' => self::bars($drawing),
             'curve' => self::curve($drawing),
+            'dome' => self::dome($drawing),
             'scene' => SceneDrawing::svg($drawing, $width, $tallest),
             default => $entry->check === 'power.voltage' ? self::legs(self::legsOf($entry)) : '',
         };
@@ -227,27 +228,80 @@ final class Drawings
             return '';
         }
         $lines = is_array($drawing['lines'] ?? null) ? array_values(array_filter($drawing['lines'], fn (mixed $l): bool => is_array($l) && is_numeric($l['value'] ?? null))) : [];
-        $values = [0.0, ...array_map(fn (array $p): float => (float) $p[1], $points), ...array_map(fn (array $l): float => (float) $l['value'], $lines)];
-        $last = max(6.0, ...array_map(fn (array $p): float => (float) $p[0], $points));
-        [$low, $high] = [min($values), max($values)];
-        $x = fn (float $minutes): float => 40 + $minutes / $last * 268;
-        $y = fn (float $value): float => 174 - ($value - $low) / max(1e-9, $high - $low) * 150;
+        $fit = self::numbers($drawing['fit'] ?? null, 2);
+        $band = self::numbers($drawing['band'] ?? null, 3);
+        $byDecades = ($drawing['decades'] ?? false) === true;
+        $values = [...array_column($points, 1), ...array_column($lines, 'value'), ...array_column($fit, 1), ...array_column($band, 1), ...array_column($band, 2), ...($byDecades || $band !== [] ? [] : [0.0])];
+        $across = (string) ($drawing['across'] ?? 'min');
+        $last = max($across === 'min' ? 6.0 : 0.1, ...array_column($points, 0), ...array_column($fit, 0));
+        $scaled = fn (float $value): float => $byDecades ? log(max($value, 1e-9)) : $value;
+        [$low, $high] = [$scaled((float) min($values)), $scaled((float) max($values))];
+        $x = fn (float $time): float => 40 + $time / $last * 268;
+        $y = fn (float $value): float => 174 - ($scaled($value) - $low) / max(1e-9, $high - $low) * 150;
+        $draw = fn (array $along): string => 'M' . implode(' L', array_map(fn (array $p): string => self::n($x((float) $p[0])) . ' ' . self::n($y((float) $p[1])), $along));
         $unit = Units::sign((string) ($drawing['unit'] ?? ''));
-        $body = '<line x1="40" y1="' . self::n($y(0)) . '" x2="308" y2="' . self::n($y(0)) . '" stroke="' . self::RULE . '"/>';
+        $body = $byDecades || $band !== [] ? '' : '<line x1="40" y1="' . self::n($y(0)) . '" x2="308" y2="' . self::n($y(0)) . '" stroke="' . self::RULE . '"/>';
+        if ($band !== []) {
+            $body .= '<path d="' . $draw(array_map(fn (array $p): array => [$p[0], $p[2]], $band)) . ' L' . substr($draw(array_reverse($band)), 1) . 'Z" fill="' . self::BAND . '" stroke="' . self::RULE . '"/>';
+        }
         foreach ($lines as $line) {
             $color = ($line['is'] ?? '') === 'stop' ? self::STOP : self::SOFT;
             $at = self::n($y((float) $line['value']));
             $body .= "<line x1=\"40\" y1=\"$at\" x2=\"308\" y2=\"$at\" stroke=\"$color\" stroke-dasharray=\"4 3\"/>"
                 . self::text(308, $y((float) $line['value']) - 4, ($line['name'] ?? '') . ' ' . self::n((float) $line['value']) . " $unit", 11, $color, 'end');
         }
-        $body .= '<path d="M' . implode(' L', array_map(fn (array $p): string => self::n($x((float) $p[0])) . ' ' . self::n($y((float) $p[1])), $points)) . '" fill="none" stroke="' . self::INK . '" stroke-width="2"/>';
+        if ($fit !== []) {
+            $body .= '<path d="' . $draw($fit) . '" fill="none" stroke="' . self::WATCH . '" stroke-width="1.5" stroke-dasharray="5 3"/>';
+        }
+        $body .= '<path d="' . $draw($points) . '" fill="none" stroke="' . self::INK . '" stroke-width="2"/>';
         foreach ($points as $point) {
             $body .= '<circle cx="' . self::n($x((float) $point[0])) . '" cy="' . self::n($y((float) $point[1])) . '" r="3" fill="' . self::INK . '"/>';
         }
         $end = $points[count($points) - 1];
-        $body .= self::text($x((float) $end[0]), $y((float) $end[1]) - 8, self::n((float) $end[1]) . " $unit", 14, self::INK, 'end') . self::text(308, 198, self::n($last) . ' min', 12, self::SOFT, 'end');
+        $body .= self::text($x((float) $end[0]), $y((float) $end[1]) - 8, self::n((float) $end[1]) . " $unit", 14, self::INK, 'end') . self::text(308, 198, self::n($last) . " $across", 12, self::SOFT, 'end');
 
         return self::svg(320, 204, $body);
+    }
+
+    /**
+     * The dome of a refrigerant with the cycle on it.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function dome(array $drawing): string
+    {
+        [$low, $high] = [(float) ($drawing['low'] ?? 0), (float) ($drawing['high'] ?? 0)];
+        $suction = is_array($drawing['suction'] ?? null) ? $drawing['suction'] : [];
+        $liquid = is_array($drawing['liquid'] ?? null) ? $drawing['liquid'] : [];
+        if ($low <= 0 || $high <= 0 || ! isset($suction['from'], $suction['to'], $liquid['from'], $liquid['to'])) {
+            return '';
+        }
+        $under = $low / 2.5;
+        $within = fn (array $p): bool => $p[1] >= $under;
+        $bubble = array_values(array_filter(self::numbers($drawing['bubble'] ?? null, 2), $within));
+        $dew = array_values(array_filter(self::numbers($drawing['dew'] ?? null, 2), $within));
+        $enthalpies = [...array_column($bubble, 0), ...array_column($dew, 0), (float) $suction['to'], (float) $liquid['to']];
+        $most = max($high * 1.1, ...array_column($bubble, 1));
+        $x = fn (float $h): float => 12 + ($h - min($enthalpies)) / max(1e-9, max($enthalpies) - min($enthalpies)) * 296;
+        $y = fn (float $p): float => 190 - log($p / $under) / log($most / $under) * 176;
+        $at = fn (float $h, float $p): string => self::n($x($h)) . ' ' . self::n($y($p));
+        $points = array_map(fn (array $p): string => $at((float) $p[0], (float) $p[1]), [...$bubble, ...array_reverse($dew)]);
+        $right = self::n($x((float) $suction['to']) + 14) . ' ' . self::n($y($high));
+        $body = '<path d="M' . implode(' L', $points) . '" fill="' . self::BAND . '" stroke="' . self::SOFT . '"/>'
+            . '<path d="M' . $at((float) $liquid['to'], $low) . ' L' . $at((float) $suction['to'], $low) . " L$right L" . $at((float) $liquid['to'], $high) . 'Z" fill="none" stroke="' . self::INK . '" stroke-width="1.5"/>';
+        foreach ([[$suction, $low, 'superheat', 14.0], [$liquid, $high, 'subcooling', -8.0]] as [$side, $p, $word, $off]) {
+            $body .= '<path d="M' . $at((float) $side['from'], $p) . ' L' . $at((float) $side['to'], $p) . '" stroke="' . self::WATCH . '" stroke-width="4"/>' . self::text($x((float) $side['from']), $y($p) + $off, $word, 12, self::INK, 'middle');
+        }
+
+        return self::svg(320, 204, $body . self::text(12, 202, (string) ($drawing['refrigerant'] ?? ''), 12, self::SOFT));
+    }
+
+    /** @return list<list<int|float>> rows of so many numbers */
+    private static function numbers(mixed $rows, int $count): array
+    {
+        $isRow = fn (mixed $row): bool => is_array($row) && array_is_list($row) && count($row) === $count && array_filter($row, is_numeric(...)) === $row;
+
+        return is_array($rows) ? array_values(array_filter($rows, $isRow)) : [];
     }
 
     private static function rect(float $x, float $y, float $width, float $height, string $color): string

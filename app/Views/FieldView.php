@@ -68,6 +68,9 @@ final readonly class FieldView
         /** The most letters a text may have; 0 for what is no text. */
         #[OA\Property()]
         public int $length,
+        /** A date and a time. */
+        #[OA\Property()]
+        public bool $moment,
     ) {
     }
 }

@@ -142,4 +142,25 @@ return [
             'basis' => ['head' => 'Each mass off the scale, before and after. Held against nameplate and field charge: 80 to 110%.'],
         ],
     ],
+    'refrigerant.saturation' => [
+        'question' => 'What does the refrigerant do at that?',
+        'short' => 'Pressure and temperature',
+        'fields' => [
+            'refrigerant' => ['Refrigerant', ''],
+            'pressure' => ['Gauge pressure', ''],
+            'temperature' => ['Or temperature', ''],
+            'altitude' => ['Altitude', ''],
+            'barometer' => ['Barometer', ''],
+        ],
+        'say' => [
+            'at_pressure' => ['head' => '{refrigerant} at {pressure} boils at {dew}.'],
+            'at_pressure_glide' => ['head' => '{refrigerant} at {pressure}: dew {dew}, bubble {bubble}.'],
+            'at_temperature' => ['head' => '{refrigerant} at {dew} stands at {pressure}.'],
+            'at_temperature_glide' => ['head' => '{refrigerant} at {dew}: {pressure} as gas, {bubble_pressure} as liquid.'],
+            'glide' => ['head' => 'It glides {glide}: dew for superheat, bubble for subcooling.'],
+            'flammable' => ['head' => 'Class {class}: it can burn.'],
+            'basis' => ['head' => 'Reference equations of state, by table.'],
+            'sea_level' => ['head' => 'At sea level: no altitude or barometer was given.'],
+        ],
+    ],
 ];

@@ -61,6 +61,8 @@ final class Field
     public string $bareUnit = '';
     /** Filled from the record and never typed. */
     public bool $brought = false;
+    /** A date and a time. */
+    public bool $isMoment = false;
     /** Filled by the type of the job. */
     public bool $ofJob = false;
     /** Starts with the name of the person who fills it. */
@@ -153,6 +155,12 @@ final class Field
         $field->parse = $parse;
 
         return $field;
+    }
+
+    /** A date and a time, with a zone or without. */
+    public static function moment(string $name): self
+    {
+        return self::parsed($name, Moment::parse(...))->with(fn (self $f) => $f->isMoment = true);
     }
 
     public static function flag(string $name): self

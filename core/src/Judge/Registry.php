@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Judge;
 
+use IronStart\Core\Charge;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Compressor;
 use IronStart\Core\Condensate;
+use IronStart\Core\Diagnose;
+use IronStart\Core\Dry;
 use IronStart\Core\Entry;
 use IronStart\Core\Gate;
 use IronStart\Core\Piping;
 use IronStart\Core\Power;
 use IronStart\Core\Refrigerant;
 use IronStart\Core\Survey;
+use IronStart\Core\Tight;
 use IronStart\Core\Walked;
 
 /** The checks there are, by id. Adding a check begins with a line here. */
@@ -43,6 +47,20 @@ final class Registry
         'refrigerant.rebound' => Refrigerant\Rebound::class,
         'refrigerant.cylinder' => Refrigerant\Cylinder::class,
         'refrigerant.account' => Refrigerant\Account::class,
+        'refrigerant.saturation' => Refrigerant\Saturation::class,
+        'tight.hold' => Tight\Hold::class,
+        'dry.log' => Dry\Log::class,
+        'dry.decay' => Dry\Decay::class,
+        'dry.water' => Dry\Water::class,
+        'dry.pull_time' => Dry\PullTime::class,
+        'charge.weigh_in' => Charge\WeighIn::class,
+        'charge.line_check' => Charge\LineCheck::class,
+        'charge.orifice' => Charge\Orifice::class,
+        'charge.target_superheat' => Charge\TargetSuperheat::class,
+        'charge.state' => Charge\State::class,
+        'charge.trim' => Charge\Trim::class,
+        'charge.room_limit' => Charge\RoomLimit::class,
+        'diagnose.cooling' => Diagnose\Cooling::class,
         'condensate.trap' => Condensate\Trap::class,
         'condensate.float' => Condensate\FloatSwitch::class,
         'piping.reuse' => Piping\Reuse::class,

@@ -66,7 +66,7 @@ final class Units
     private const SIGNS = [
         'degF' => '°F', 'degC' => '°C', 'delta_degF' => '°F', 'delta_degC' => '°C', 'K_diff' => 'K', 'Mohm' => 'megohm', 'inH2O' => 'in. w.c.', 'inHg_abs' => 'in. Hg', 'in' => 'in.',
         'm2' => 'm²', 'in2' => 'sq in.', 'ft2' => 'sq ft', 'cm2' => 'cm²', 'm3' => 'm³', 'ft3' => 'cu ft', 'm3/h' => 'm³/h', 'kg/m3' => 'kg/m³', 'lb/ft3' => 'lb/cu ft', 'g/m3' => 'g/m³',
-        'floz' => 'fl oz', 'N.m' => 'N·m', 'ft.lb' => 'ft·lb', 'deg' => '°', 'W/m.K' => 'W/m·K', 'W/m2.K' => 'W/m²·K', 'MJ/m3' => 'MJ/m³', 'Btu/ft3' => 'Btu/cu ft', 'Pa.m3/s' => 'Pa·m³/s', 'micron.L/s' => 'micron·L/s', 'mbar.L/s' => 'mbar·L/s', 'kgf/cm2g' => 'kg/cm²',
+        'floz' => 'fl oz', 'N.m' => 'N·m', 'ft.lb' => 'ft·lb', 'deg' => '°', 'W/m.K' => 'W/m·K', 'W/m2.K' => 'W/m²·K', 'MJ/m3' => 'MJ/m³', 'Btu/ft3' => 'Btu/cu ft', 'Pa.m3/s' => 'Pa·m³/s', 'micron.L/s' => 'micron·L/s', 'mbar.L/s' => 'mbar·L/s', 'kgf/cm2g' => 'kg/cm²', 'micron' => 'microns',
     ];
 
     /** The unit a box starts in, by system of units; the first of a kind where none is named. */

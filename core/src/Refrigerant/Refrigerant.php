@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Refrigerant;
 
+use IronStart\Core\Numeric\MonotoneCubic;
+
 /**
- * One refrigerant's saturation table: pressures, densities along both lines.
+ * One refrigerant's saturation table: pressures, densities and enthalpies along both lines.
  *
- * Between the points a monotone cubic: ln p against 1/T, densities against T. Tangents come from both neighbours and are
- * limited so that no piece turns. Against the reference equations of state the whole table holds pressure to 4.4e-6,
- * liquid density to 7e-5. Source: reference equations of state; class, RCL and LFL from the refrigerant safety standard.
+ * Between the points a monotone cubic: ln p against 1/T, the rest against T; temperature from pressure is the inverse of
+ * the same curve. Against the reference equations of state the whole table holds pressure to 4.4e-6, temperature to
+ * 0.0002 K, liquid density to 7e-5, vapour density to 1.5e-4. Outside it there is nothing: no figure is carried on.
+ * Source: reference equations of state; class, RCL and LFL from the refrigerant safety standard.
  *
- * @phpstan-type Data array{name: string, class: string, rcl: float, lfl: float|null, gwp: float|int, molar_mass: float, from: float, bubble_pressure: list<float>, dew_pressure: list<float>, liquid_density: list<float>, vapour_density: list<float>}
+ * @phpstan-type Data array{name: string, class: string, rcl: float, lfl: float|null, gwp: float|int, molar_mass: float, from: float, bubble_pressure: list<float>, dew_pressure: list<float>, liquid_density: list<float>, vapour_density: list<float>, liquid_enthalpy: list<float>, vapour_enthalpy: list<float>}
  */
 final class Refrigerant
 {
@@ -19,10 +22,16 @@ final class Refrigerant
 
     /** @var array<string, self> */
     private static array $read = [];
+    /** @var array<string, MonotoneCubic> by column */
+    private array $curves = [];
+    private readonly PressureLine $bubble;
+    private readonly PressureLine $dew;
 
     /** @param Data $table */
     private function __construct(private readonly array $table)
     {
+        $this->bubble = new PressureLine($this->temperatures(), $table['bubble_pressure']);
+        $this->dew = new PressureLine($this->temperatures(), $table['dew_pressure']);
     }
 
     /**
@@ -46,6 +55,12 @@ final class Refrigerant
         return self::$read[$key];
     }
 
+    /** @return list<self> every one there is a table for */
+    public static function all(): array
+    {
+        return array_values(array_filter(array_map(self::named(...), self::ALL)));
+    }
+
     /** Whether two ways to write it name the same refrigerant, known or not. */
     public static function areSame(string $one, string $other): bool
     {
@@ -55,6 +70,36 @@ final class Refrigerant
     public function name(): string
     {
         return $this->table['name'];
+    }
+
+    /** Of the refrigerant safety standard: A1, A2L … */
+    public function safetyClass(): string
+    {
+        return $this->table['class'];
+    }
+
+    /** @return float kg/m3, the most a room may hold of it */
+    public function rcl(): float
+    {
+        return $this->table['rcl'];
+    }
+
+    /** @return float|null kg/m3, from where on it burns; null where it does not */
+    public function lfl(): ?float
+    {
+        return $this->table['lfl'];
+    }
+
+    /** Over a hundred years, of carbon dioxide. */
+    public function gwp(): float
+    {
+        return (float) $this->table['gwp'];
+    }
+
+    /** @return float kg/mol */
+    public function molarMass(): float
+    {
+        return $this->table['molar_mass'];
     }
 
     /** It has a lower flammability limit (A2L, A2, A3). */
@@ -69,13 +114,28 @@ final class Refrigerant
         return $kelvin >= $this->table['from'] && $kelvin <= $this->last();
     }
 
+    /** Both lines have it. @param float $pascals absolute */
+    public function coversPressure(float $pascals): bool
+    {
+        $end = count($this->table['dew_pressure']) - 1;
+
+        return $pascals >= max($this->table['bubble_pressure'][0], $this->table['dew_pressure'][0])
+            && $pascals <= min($this->table['bubble_pressure'][$end], $this->table['dew_pressure'][$end]);
+    }
+
+    /** @return array{float, float} K, the table's ends */
+    public function range(): array
+    {
+        return [$this->table['from'], $this->last()];
+    }
+
     /**
      * @param float $kelvin covered by the table
      * @return float Pa, absolute
      */
     public function bubblePressure(float $kelvin): float
     {
-        return $this->pressure($this->table['bubble_pressure'], $kelvin);
+        return $this->bubble->pressure($this->piece($kelvin), $kelvin);
     }
 
     /**
@@ -84,7 +144,25 @@ final class Refrigerant
      */
     public function dewPressure(float $kelvin): float
     {
-        return $this->pressure($this->table['dew_pressure'], $kelvin);
+        return $this->dew->pressure($this->piece($kelvin), $kelvin);
+    }
+
+    /**
+     * @param float $pascals absolute, on the line
+     * @return float K, where the last of the gas has condensed
+     */
+    public function bubbleTemperature(float $pascals): float
+    {
+        return $this->bubble->temperature($pascals);
+    }
+
+    /**
+     * @param float $pascals absolute, on the line
+     * @return float K, where the last of the liquid has boiled
+     */
+    public function dewTemperature(float $pascals): float
+    {
+        return $this->dew->temperature($pascals);
     }
 
     /**
@@ -93,50 +171,52 @@ final class Refrigerant
      */
     public function liquidDensity(float $kelvin): float
     {
-        return self::between($this->table['liquid_density'], $this->table['from'], $kelvin, fn (float $t): float => $t, fn (float $d): float => $d);
-    }
-
-    /** @param list<float> $column Pa */
-    private function pressure(array $column, float $kelvin): float
-    {
-        return exp(self::between($column, $this->table['from'], $kelvin, fn (float $t): float => 1 / $t, log(...)));
+        return $this->curve('liquid_density')->at($this->piece($kelvin), $kelvin);
     }
 
     /**
-     * A monotone cubic through the points beside a temperature, in the coordinates given.
-     *
-     * @param list<float>             $column one value a kelvin
-     * @param \Closure(float): float  $x of a temperature
-     * @param \Closure(float): float  $y of a value
+     * @param float $kelvin covered by the table
+     * @return float kg/m3, at the dew point
      */
-    private static function between(array $column, float $from, float $kelvin, \Closure $x, \Closure $y): float
+    public function vapourDensity(float $kelvin): float
     {
-        $i = (int) max(0, min(count($column) - 2, floor($kelvin - $from)));
-        $px = $py = [];
-        for ($k = max(0, $i - 1), $end = min(count($column) - 1, $i + 2); $k <= $end; $k++) {
-            $px[$k] = $x($from + $k);
-            $py[$k] = $y($column[$k]);
-        }
-        $width = $px[$i + 1] - $px[$i];
-        $slope = ($py[$i + 1] - $py[$i]) / $width;
-        $tangent = function (int $at, int $before, int $after) use ($px, $py, $slope): float {
-            if (! isset($px[$before], $px[$after])) {
-                return $slope;
-            }
-            [$h1, $h2] = [$px[$at] - $px[$before], $px[$after] - $px[$at]];
-            [$d1, $d2] = [($py[$at] - $py[$before]) / $h1, ($py[$after] - $py[$at]) / $h2];
-            if ($d1 * $d2 <= 0) {
-                return 0.0;
-            }
-            $mean = ($h2 * $d1 + $h1 * $d2) / ($h1 + $h2);
-            $most = 3 * min(abs($d1), abs($d2));
+        return $this->curve('vapour_density')->at($this->piece($kelvin), $kelvin);
+    }
 
-            return max(-$most, min($most, $mean));
-        };
-        $t = ($x($kelvin) - $px[$i]) / $width;
-        [$m0, $m1] = [$width * $tangent($i, $i - 1, $i + 1), $width * $tangent($i + 1, $i, $i + 2)];
+    /**
+     * @param float $kelvin covered by the table
+     * @return float J/kg, at the bubble point
+     */
+    public function liquidEnthalpy(float $kelvin): float
+    {
+        return $this->curve('liquid_enthalpy')->at($this->piece($kelvin), $kelvin);
+    }
 
-        return (1 + 2 * $t) * (1 - $t) ** 2 * $py[$i] + $t * (1 - $t) ** 2 * $m0 + $t * $t * (3 - 2 * $t) * $py[$i + 1] - $t * $t * (1 - $t) * $m1;
+    /**
+     * @param float $kelvin covered by the table
+     * @return float J/kg, at the dew point
+     */
+    public function vapourEnthalpy(float $kelvin): float
+    {
+        return $this->curve('vapour_enthalpy')->at($this->piece($kelvin), $kelvin);
+    }
+
+    /** The piece of a kelvin each a temperature lies in. */
+    private function piece(float $kelvin): int
+    {
+        return (int) max(0, min(count($this->table['liquid_density']) - 2, floor($kelvin - $this->table['from'])));
+    }
+
+    /** @param 'liquid_density'|'vapour_density'|'liquid_enthalpy'|'vapour_enthalpy' $column */
+    private function curve(string $column): MonotoneCubic
+    {
+        return $this->curves[$column] ??= new MonotoneCubic($this->temperatures(), $this->table[$column]);
+    }
+
+    /** @return list<float> K */
+    private function temperatures(): array
+    {
+        return array_map(fn (int $i): float => $this->table['from'] + $i, range(0, count($this->table['liquid_density']) - 1));
     }
 
     private function last(): float

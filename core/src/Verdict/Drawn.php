@@ -45,15 +45,19 @@ final class Drawn
     /**
      * What was read over time.
      *
-     * @param list<array{float, float}> $points minutes and figure, rising
+     * @param list<array{float, float}> $points time and figure, rising
      * @param list<array{word: string, value: float, is: string}> $lines across, such as a limit
      * @param array{string, string} $told the units the figures are told in, by system, where $unit is a canonical one
      * @param int $from the first point that counts
+     * @param string $across the unit of time: min, h
+     * @param bool $byDecades the figures on a logarithmic scale; none of them is 0
+     * @param list<array{float, float}> $fit what was fitted to them, carried on
+     * @param list<array{float, float, float}> $band where a reading may lie: time, from, to
      * @return array<string, mixed>
      */
-    public static function curve(string $unit, array $points, array $lines, array $told, int $from = 0): array
+    public static function curve(string $unit, array $points, array $lines, array $told, int $from = 0, string $across = 'min', bool $byDecades = false, array $fit = [], array $band = []): array
     {
-        return ['shape' => 'curve', 'unit' => $unit, 'points' => $points, 'lines' => $lines, 'from' => $from, 'told' => $told];
+        return ['shape' => 'curve', 'unit' => $unit, 'across' => $across, 'decades' => $byDecades, 'points' => $points, 'lines' => $lines, 'from' => $from, 'fit' => $fit, 'band' => $band, 'told' => $told];
     }
 
     /**
@@ -85,8 +89,11 @@ final class Drawn
                 $drawing[$list][$i]['value'] = $in($one['value']);
             }
         }
-        if (isset($drawing['points'])) {
-            $drawing['points'] = array_map(fn (array $p): array => [$p[0], $in($p[1])], $drawing['points']);
+        foreach (['points', 'fit', 'band'] as $list) {
+            if (is_array($drawing[$list] ?? null)) {
+                // The first of each is its time.
+                $drawing[$list] = array_map(fn (array $p): array => [$p[0], ...array_map($in, array_slice($p, 1))], $drawing[$list]);
+            }
         }
         foreach (is_array($drawing['bands'] ?? null) ? $drawing['bands'] : [] as $i => $band) {
             $drawing['bands'][$i]['to'] = $in($band['to']);

@@ -110,6 +110,12 @@ final readonly class Said
         return self::of(Kind::Mass, $kilograms, 'lb', 'kg', 4, 0, $against);
     }
 
+    /** @param float $kilogramsAMetre of refrigerant in a line */
+    public static function perLength(float $kilogramsAMetre): self
+    {
+        return self::of(Kind::MassPerLength, $kilogramsAMetre, 'oz/ft', 'g/m', 3, 2);
+    }
+
     /** Refrigerant as people say it: 9 lb 4 oz, or 4.2 kg. @param float $kilograms */
     public static function charge(float $kilograms): self
     {
@@ -136,6 +142,12 @@ final readonly class Said
     public static function pressureDifference(float $pascals, ?float $against = null): self
     {
         return self::of(Kind::PressureDifference, $pascals, 'psi', 'bar', 2, 2, $against);
+    }
+
+    /** A vacuum, in microns in either system. @param float $pascals absolute */
+    public static function micron(float $pascals, ?float $against = null): self
+    {
+        return self::of(Kind::AbsolutePressure, $pascals, 'micron', 'micron', 3, 0, $against);
     }
 
     /** Pressure of air. @param float $pascals */

@@ -54,9 +54,29 @@ export type Drawing =
   | {
       shape: 'curve'
       unit: string
+      /** The unit of time. */
+      across?: string
+      /** On a logarithmic scale. */
+      decades?: boolean
       points: [number, number][]
       lines: { name: string; value: number; is: string }[]
       from: number
+      /** What was fitted to the points, carried on. */
+      fit?: [number, number][]
+      /** Where a reading may lie: time, from, to. */
+      band?: [number, number, number][]
+    }
+  | {
+      shape: 'dome'
+      refrigerant: string
+      /** Enthalpy (kJ/kg) and pressure (Pa, absolute) along both lines. */
+      bubble: [number, number][]
+      dew: [number, number][]
+      low: number
+      high: number
+      /** Enthalpies from the dome's edge to the state beside it. */
+      suction: { from: number; to: number }
+      liquid: { from: number; to: number }
     }
   | {
       shape: 'scene'

@@ -1321,7 +1321,7 @@ export interface components {
         };
         /** @description One field of a check. */
         FieldView: {
-            /** @description The most letters a text may have; 0 for what is no text. */
+            /** @description A date and a time. */
             name: string;
             type: string;
             need: string;
@@ -1348,6 +1348,7 @@ export interface components {
             sheet: boolean;
             orFlag: string;
             length: number;
+            moment?: boolean;
         };
         /** @description What begins with the words. */
         FoundListView: {

@@ -1,6 +1,6 @@
 import { computed, inject, provide, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import type { CheckView, FieldView } from '@/api/client'
-import { type Draft, isTyped, keysOf, sentAt } from './entered'
+import { type Draft, isTyped, keysOf, sentAt, listsOf } from './entered'
 import type { BenchSpec, Context, Item } from './spec'
 
 /** What the rows of a bench share. */
@@ -64,13 +64,13 @@ export function placeOf(
   prefill: Record<string, unknown>,
   draft: Draft,
 ): string {
-  const [list = '', index = '', ...rest] = path.split('.')
-  const field = check.fields.find((f) => f.name === list)
-  if (field?.type !== 'items' || !/^\d+$/.test(index)) return path
-  const key = keysOf(check, field, prefill, draft).find(
-    (one) => sentAt(check, field, prefill, one, draft) === Number(index),
+  const [, list = '', index = '', rest = ''] = /^([a-z_.]+?)\.(\d+)(\..*)?$/.exec(path) ?? []
+  const field = listsOf(check).find((one) => one.path === list)?.field
+  if (field === undefined) return path
+  const key = keysOf(check, field, prefill, draft, list).find(
+    (one) => sentAt(check, field, prefill, one, draft, list) === Number(index),
   )
-  return key === undefined ? path : [list, key, ...rest].join('.')
+  return key === undefined ? path : `${list}.${key}${rest}`
 }
 
 /** The items of a check's lists as they stand: known figures and what was typed over them. */

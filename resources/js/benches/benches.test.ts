@@ -20,6 +20,7 @@ import {
   isPristine,
   keysOf,
   leavesOf,
+  listsOf,
   valueAt,
   type Draft,
 } from './entered'
@@ -139,13 +140,13 @@ describe.each(BENCHES.map((spec) => [spec.id, spec] as const))('bench %s', (_, s
       for (const { path, field } of leavesOf(check.fields))
         if (field.type === 'group') draft.values[path] = true
         else if (!field.brought && field.type !== 'items') draft.values[path] = sample(field)
-      for (const field of check.fields.filter((f) => f.type === 'items' && !f.brought)) {
-        if (keysOf(check, field, prefill, draft).length === 0) draft.rows[field.name] = ['+1']
-        for (const key of keysOf(check, field, prefill, draft).slice(0, 2))
+      for (const { path: list, field } of listsOf(check)) {
+        if (keysOf(check, field, prefill, draft, list).length === 0) draft.rows[list] = ['+1']
+        for (const key of keysOf(check, field, prefill, draft, list).slice(0, 2))
           for (const member of field.fields.filter(
             (m) => !m.brought && m.type !== 'items' && (key.startsWith('+') || m.need !== 'structural'),
           ))
-            draft.values[`${field.name}.${key}.${member.name}`] = sample(member)
+            draft.values[`${list}.${key}.${member.name}`] = sample(member)
       }
       const input = inputOf(check, prefill, draft, part.fixed)
       for (const { path, field } of leavesOf(check.fields))
@@ -295,7 +296,8 @@ describe('the questions and their benches', () => {
     expect(tabOf('power.voltage', 'loaded')).toEqual({ gate: 8, tab: 'loaded' })
     expect(tabOf('power.lockout', 'old_disconnect')).toEqual({ gate: 2, tab: 'oldLockout' })
     expect(tabOf('compressor.windings', 'compressor:C2')).toEqual({ gate: 7, tab: 'windings' })
-    expect(tabOf('charge.state', 'circuit:A')).toBeNull()
+    expect(tabOf('charge.state', 'circuit:A')).toEqual({ gate: 9, tab: 'chargeState' })
+    expect(tabOf('air.split', 'machine')).toBeNull()
   })
   it('leave no check without a bench, and no two benches with one name', () => {
     const benched = new Set(BENCHES.flatMap((spec) => spec.parts.map((p) => p.check)))

@@ -42,6 +42,11 @@ export function leavesOf(fields: FieldView[], prefix = ''): { path: string; fiel
   ])
 }
 
+/** Every table of a check by its path, those within its objects too. */
+export function listsOf(check: CheckView): { path: string; field: FieldView }[] {
+  return leavesOf(check.fields).filter(({ field }) => field.type === 'items' && !field.brought)
+}
+
 /** What stands at a path of an input, items by their name. */
 export function valueAt(input: unknown, path: string): unknown {
   let at: unknown = input
@@ -92,11 +97,17 @@ const object = (value: unknown): Input | undefined =>
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 /** The keys of a table's rows: those the sheet and the record know, those of a walked list, those added by hand. */
-export function keysOf(check: CheckView, field: FieldView, prefill: Input, draft: Draft): string[] {
+export function keysOf(
+  check: CheckView,
+  field: FieldView,
+  prefill: Input,
+  draft: Draft,
+  path = field.name,
+): string[] {
   const key = keyOf(field)
-  const known = key === '' ? [] : items(prefill[field.name]).map((item) => String(item[key]))
+  const known = key === '' ? [] : items(valueAt(prefill, path)).map((item) => String(item[key]))
   const listed = key === 'id' ? check.items.map((item) => item.id) : []
-  return [...new Set([...known, ...listed, ...(draft.rows[field.name] ?? [])])]
+  return [...new Set([...known, ...listed, ...(draft.rows[path] ?? [])])]
 }
 
 const isAdded = (key: string): boolean => key.startsWith('+')
@@ -108,21 +119,20 @@ function rowsOf(
   prefill: Input,
   draft: Draft,
   applies: Applies,
+  path = field.name,
 ): { key: string; item: Input }[] {
   const name = keyOf(field)
-  return keysOf(check, field, prefill, draft).flatMap((key) => {
+  return keysOf(check, field, prefill, draft, path).flatMap((key) => {
     const known =
-      name === '' ? undefined : items(prefill[field.name]).find((one) => String(one[name]) === key)
+      name === '' ? undefined : items(valueAt(prefill, path)).find((one) => String(one[name]) === key)
     const typed: Input = {}
     for (const member of field.fields) {
-      const value = member.brought
-        ? undefined
-        : wireOf(member, draft.values[`${field.name}.${key}.${member.name}`])
+      const value = member.brought ? undefined : wireOf(member, draft.values[`${path}.${key}.${member.name}`])
       if (value !== undefined) typed[member.name] = value
     }
     if (known === undefined && Object.keys(typed).length === 0) return []
     const item = { ...known, ...(isAdded(key) ? {} : { [name]: key }), ...typed }
-    const asked = Object.entries(item).filter(([member]) => applies(field.name, item, member))
+    const asked = Object.entries(item).filter(([member]) => applies(path, item, member))
     return [{ key, item: Object.fromEntries(asked) }]
   })
 }
@@ -148,6 +158,15 @@ function objectOf(fields: FieldView[], known: Input, draft: Draft, prefix: strin
   return input
 }
 
+/** Puts a list where its path says, in objects that are made for it. */
+function put(input: Input, path: string, list: Input[]): void {
+  const parts = path.split('.')
+  const last = parts.pop() ?? ''
+  let at = input
+  for (const part of parts) at = at[part] = { ...object(at[part]) }
+  at[last] = list
+}
+
 /** What goes to the server: what is known, and over it what was typed. */
 export function inputOf(
   check: CheckView,
@@ -157,9 +176,10 @@ export function inputOf(
   applies: Applies = () => true,
 ): Input {
   const input = objectOf(check.fields, prefill, draft, '')
-  for (const field of check.fields.filter((f) => f.type === 'items' && !f.brought)) {
-    const list = rowsOf(check, field, prefill, draft, applies).map((row) => row.item)
-    if (list.length > 0) input[field.name] = list
+  for (const { path, field } of listsOf(check)) {
+    const list = rowsOf(check, field, prefill, draft, applies, path).map((row) => row.item)
+    // A list whose items go by their place stands as it is known until one is typed.
+    if (list.length > 0) put(input, path, list)
   }
   return { ...input, ...fixed }
 }
@@ -171,8 +191,9 @@ export function sentAt(
   prefill: Input,
   key: string,
   draft: Draft,
+  path = field.name,
 ): number {
-  return rowsOf(check, field, prefill, draft, () => true).findIndex((row) => row.key === key)
+  return rowsOf(check, field, prefill, draft, () => true, path).findIndex((row) => row.key === key)
 }
 
 /** A recorded input as a draft again, to be corrected. */
@@ -185,19 +206,19 @@ export function draftOf(check: CheckView, prefill: Input, input: Input): Draft {
       if (object(now) !== undefined && object(before) === undefined) draft.values[path] = true
     } else if (field.type !== 'items' && !same(now, before)) draft.values[path] = enteredOf(field, now)
   }
-  for (const field of check.fields.filter((f) => f.type === 'items' && !f.brought)) {
+  for (const { path, field } of listsOf(check)) {
     const name = keyOf(field)
-    const known = keysOf(check, field, prefill, draft)
-    items(input[field.name]).forEach((item, i) => {
+    const known = keysOf(check, field, prefill, draft, path)
+    items(valueAt(input, path)).forEach((item, i) => {
       const own = name === '' ? '' : String(item[name])
       const key = known.includes(own) ? own : `+${i + 1}`
-      if (key !== own) (draft.rows[field.name] ??= []).push(key)
-      const before = items(prefill[field.name]).find((one) => name !== '' && String(one[name]) === own)
+      if (key !== own) (draft.rows[path] ??= []).push(key)
+      const before = items(valueAt(prefill, path)).find((one) => name !== '' && String(one[name]) === own)
       for (const member of field.fields) {
         const isKey = member.name === name && key === own
         const isKnown = same(item[member.name], before?.[member.name])
         if (!isKey && !member.brought && (before === undefined || !isKnown))
-          draft.values[`${field.name}.${key}.${member.name}`] = enteredOf(member, item[member.name])
+          draft.values[`${path}.${key}.${member.name}`] = enteredOf(member, item[member.name])
       }
     })
   }

@@ -19,7 +19,20 @@ import { control } from './power/control'
 import { lockout, oldLockout, unitLockout } from './power/lockout'
 import { rotation, wheel } from './power/rotation'
 import { loaded, oldSupply, sharedFeeder, supply, temporary } from './power/supply'
+import {
+  chargeState,
+  cooling,
+  lineFigure,
+  orifice,
+  roomLimit,
+  saturation,
+  targetSuperheat,
+  trim,
+  weighIn,
+} from './refrigerant/charge'
+import { decay, pullDown, pullTime, water } from './refrigerant/dry'
 import { account, cylinder, rebound, wayOut } from './refrigerant/refrigerant'
+import { hold } from './refrigerant/tight'
 import type { BenchSpec } from './spec'
 import { crane, curb, rigging, route, structure } from './survey/survey'
 
@@ -77,6 +90,8 @@ export const GATES: Record<number, Tab[]> = {
     of(pipe),
     NOTE,
   ],
+  5: [of(hold), NOTE],
+  6: [of(decay), of(pullDown), of(water), of(pullTime), NOTE],
   7: [
     of(supply),
     of(rotation),
@@ -92,6 +107,18 @@ export const GATES: Record<number, Tab[]> = {
     NOTE,
   ],
   8: [of(prestart), { id: 'start' }, of(loaded), of(wheel), of(amps), of(legRoll), NOTE],
+  9: [
+    of(weighIn),
+    of(chargeState),
+    of(trim),
+    of(targetSuperheat),
+    of(orifice),
+    of(roomLimit),
+    of(cooling),
+    of(lineFigure),
+    of(saturation),
+    NOTE,
+  ],
   10: [of(float), NOTE],
   12: [{ id: 'leave' }, of(owner), NOTE],
 }
@@ -134,6 +161,17 @@ export const SELDOM = [
   'lengths',
   'insulating',
   'float',
+  'pullDown',
+  'water',
+  'pullTime',
+  'weighIn',
+  'trim',
+  'targetSuperheat',
+  'orifice',
+  'roomLimit',
+  'cooling',
+  'lineFigure',
+  'saturation',
 ]
 
 export const BENCHES: BenchSpec[] = Object.values(GATES).flatMap((tabs) =>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { scaleLinear } from 'd3-scale'
+import { scaleLinear, scaleLog } from 'd3-scale'
 import { computed } from 'vue'
 import type { Drawing } from '@/api/client'
 import { shownUnit } from '@/lib/reading'
@@ -12,19 +12,37 @@ const HEIGHT = 260
 const LEFT = 46
 const FOOT = 34
 const TOP = 16
+const fit = computed(() => props.drawing.fit ?? [])
+const band = computed(() => props.drawing.band ?? [])
+const across = computed(() => props.drawing.across ?? 'min')
 const values = computed(() => [
   ...props.drawing.points.map((p) => p[1]),
   ...props.drawing.lines.map((one) => one.value),
+  ...fit.value.map((p) => p[1]),
+  ...band.value.flatMap((p) => [p[1], p[2]]),
 ])
+/** Where the axis of what was read begins: from nothing, unless a band shows that the last of it is what counts. */
+const floor = computed(() => (band.value.length > 0 ? Infinity : 0))
 const x = computed(() =>
   scaleLinear()
-    .domain([0, Math.max(6, ...props.drawing.points.map((p) => p[0]))])
+    .domain([
+      0,
+      Math.max(
+        across.value === 'min' ? 6 : 0.1,
+        ...props.drawing.points.map((p) => p[0]),
+        ...fit.value.map((p) => p[0]),
+      ),
+    ])
     .range([LEFT, WIDTH - 12])
     .nice(),
 )
 const y = computed(() => {
-  const [low, high] = [Math.min(0, ...values.value), Math.max(0, ...values.value)]
-  const room = (high - low) * 0.1
+  if (props.drawing.decades)
+    return scaleLog()
+      .domain([Math.min(...values.value) / 1.6, Math.max(...values.value) * 1.6])
+      .range([HEIGHT - FOOT, TOP])
+  const [low, high] = [Math.min(floor.value, ...values.value), Math.max(0, ...values.value)]
+  const room = (high - low) * 0.1 || 1
   return scaleLinear()
     .domain([low - room, high + room])
     .range([HEIGHT - FOOT, TOP])
@@ -32,22 +50,44 @@ const y = computed(() => {
 const draw = (points: [number, number][]) =>
   points.length === 0 ? '' : `M${points.map((p) => `${x.value(p[0])} ${y.value(p[1])}`).join(' L')}`
 const counted = computed(() => draw(props.drawing.points.slice(props.drawing.from)))
+const carried = computed(() => draw(fit.value))
+const allowed = computed(() =>
+  band.value.length === 0
+    ? ''
+    : `${draw(band.value.map((p) => [p[0], p[2]]))} L${[...band.value]
+        .reverse()
+        .map((p) => `${x.value(p[0])} ${y.value(p[1])}`)
+        .join(' L')}Z`,
+)
+const ticks = computed(() =>
+  props.drawing.decades
+    ? y.value.ticks(4).filter((one) => /^[125]/.test(String(one).replace(/^0\.0*/, '')))
+    : y.value.ticks(5),
+)
 const before = computed(() => draw(props.drawing.points.slice(0, props.drawing.from + 1)))
 const unit = computed(() => shownUnit(props.drawing.unit))
 const last = computed(() => props.drawing.points.at(-1))
 const told = computed(() =>
-  props.drawing.points.map((p) => `${short(p[0])} min ${short(p[1])} ${unit.value}`).join(', '),
+  props.drawing.points.map((p) => `${short(p[0])} ${across.value} ${short(p[1])} ${unit.value}`).join(', '),
 )
 </script>
 
 <template>
   <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="curve" role="img" :aria-label="told">
-    <line :x1="LEFT" :x2="WIDTH - 12" :y1="y(0)" :y2="y(0)" class="zero" />
+    <line
+      v-if="!drawing.decades && band.length === 0"
+      :x1="LEFT"
+      :x2="WIDTH - 12"
+      :y1="y(0)"
+      :y2="y(0)"
+      class="zero"
+    />
+    <path v-if="allowed" :d="allowed" class="band" />
     <text v-for="tick in x.ticks(5)" :key="tick" :x="x(tick)" :y="HEIGHT - 12" text-anchor="middle">
       {{ tick }}
     </text>
-    <text :x="WIDTH - 12" :y="HEIGHT - 26" text-anchor="end" class="unit">min</text>
-    <text v-for="tick in y.ticks(5)" :key="`y${tick}`" :x="LEFT - 7" :y="y(tick) + 5" text-anchor="end">
+    <text :x="WIDTH - 12" :y="HEIGHT - 26" text-anchor="end" class="unit">{{ across }}</text>
+    <text v-for="tick in ticks" :key="`y${tick}`" :x="LEFT - 7" :y="y(tick) + 5" text-anchor="end">
       {{ short(tick, 2) }}
     </text>
     <g v-for="one in drawing.lines" :key="one.name" :class="one.is">
@@ -56,6 +96,7 @@ const told = computed(() =>
         {{ one.name }} {{ short(one.value, 2) }} {{ unit }}
       </text>
     </g>
+    <path v-if="carried" :d="carried" class="fit" />
     <path :d="before" class="before" />
     <path :d="counted" class="read" />
     <circle
@@ -106,6 +147,16 @@ text {
   fill: none;
   stroke: var(--ink);
   stroke-width: 3;
+}
+path.fit {
+  fill: none;
+  stroke: var(--forge);
+  stroke-width: 2;
+  stroke-dasharray: 6 4;
+}
+.band {
+  fill: var(--pan);
+  stroke: var(--rule);
 }
 path.before {
   fill: none;

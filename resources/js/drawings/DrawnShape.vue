@@ -4,6 +4,7 @@ import type { Drawing } from '@/api/client'
 import BandScale from './BandScale.vue'
 import DrawnBars from './DrawnBars.vue'
 import DrawnCurve from './DrawnCurve.vue'
+import DrawnDome from './DrawnDome.vue'
 import DrawnScene from './DrawnScene.vue'
 import LegBars from './LegBars.vue'
 import PhaseClock from './PhaseClock.vue'
@@ -33,6 +34,7 @@ const ground = computed(() => (props.second?.shape === 'legs' ? props.second.gro
     @drag="(path, metres) => $emit('drag', path, metres)"
   />
   <DrawnCurve v-else-if="drawing?.shape === 'curve'" :drawing="drawing" />
+  <DrawnDome v-else-if="drawing?.shape === 'dome'" :drawing="drawing" />
   <DrawnBars v-else-if="drawing?.shape === 'bars'" :drawing="drawing" />
   <PhaseClock
     v-else-if="drawing?.shape === 'rotation' && drawing.turns !== 'unknown'"

@@ -159,6 +159,7 @@ const stacked = computed(
       :id="id"
       v-model="text"
       class="figure"
+      :type="field.moment ? 'datetime-local' : 'text'"
       :maxlength="field.length || 120"
       autocomplete="off"
       :aria-invalid="problem ? 'true' : undefined"
@@ -260,6 +261,9 @@ select,
   border: 2px solid var(--iron);
   background: var(--box);
   font: 600 24px/1 var(--figures);
+}
+.text input[type='datetime-local'] {
+  font-size: 17px;
 }
 .text input:focus,
 select:focus {

@@ -3,7 +3,7 @@ import { computed, onMounted } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
 import { useBench } from '../bench'
-import { isTyped, keyOf, keysOf } from '../entered'
+import { isTyped, keyOf, keysOf, listsOf, valueAt } from '../entered'
 import type { Column, Item, Row } from '../spec'
 import FieldCell from './FieldCell.vue'
 
@@ -11,8 +11,13 @@ import FieldCell from './FieldCell.vue'
 const props = defineProps<{ of: Extract<Row, { row: 'table' }> }>()
 const bench = useBench()
 const { t } = useI18n()
-const check = computed(() => bench.checks.value.find((c) => c.fields.some((f) => f.name === props.of.list)))
-const list = computed(() => check.value?.fields.find((f) => f.name === props.of.list))
+const found = computed(() =>
+  bench.checks.value
+    .map((check) => ({ check, list: listsOf(check).find((one) => one.path === props.of.list)?.field }))
+    .find((one) => one.list !== undefined),
+)
+const check = computed(() => found.value?.check)
+const list = computed(() => found.value?.list)
 const key = computed(() => (list.value === undefined ? 'name' : keyOf(list.value)))
 onMounted(() => {
   if (props.of.starts && keys.value.length === 0) add()
@@ -20,11 +25,11 @@ onMounted(() => {
 const keys = computed(() =>
   check.value === undefined || list.value === undefined
     ? []
-    : keysOf(check.value, list.value, bench.prefill.value, bench.draft.value),
+    : keysOf(check.value, list.value, bench.prefill.value, bench.draft.value, props.of.list),
 )
 
 function itemOf(name: string): Item {
-  const known = bench.prefill.value[props.of.list]
+  const known = valueAt(bench.prefill.value, props.of.list)
   const found = (Array.isArray(known) ? (known as Item[]) : []).find(
     (item) => String(item[key.value]) === name,
   )

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { scaleLinear, scaleLog } from 'd3-scale'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Drawing } from '@/api/client'
+
+/** The dome of a refrigerant with the cycle on it: superheat and subcooling are what stands out on either side. */
+const props = defineProps<{ drawing: Extract<Drawing, { shape: 'dome' }> }>()
+const { t } = useI18n()
+const WIDTH = 360
+const HEIGHT = 270
+const EDGE = 14
+/** How much lower than the low side the axis begins. */
+const UNDER = 2.5
+const shown = computed(() => {
+  const within = (p: [number, number]) => p[1] >= props.drawing.low / UNDER
+  return { bubble: props.drawing.bubble.filter(within), dew: props.drawing.dew.filter(within) }
+})
+const x = computed(() => {
+  const all = [...shown.value.bubble, ...shown.value.dew].map((p) => p[0])
+  const ends = [...all, props.drawing.suction.to, props.drawing.liquid.to]
+  return scaleLinear()
+    .domain([Math.min(...ends), Math.max(...ends)])
+    .range([EDGE, WIDTH - EDGE])
+})
+const y = computed(() => {
+  const all = [...shown.value.bubble, ...shown.value.dew].map((p) => p[1])
+  return scaleLog()
+    .domain([props.drawing.low / UNDER, Math.max(props.drawing.high * 1.1, ...all)])
+    .range([HEIGHT - EDGE, EDGE])
+})
+const draw = (points: [number, number][]) =>
+  points.length === 0 ? '' : `M${points.map((p) => `${x.value(p[0])} ${y.value(p[1])}`).join(' L')}`
+const dome = computed(
+  () => `${draw(shown.value.bubble)} ${draw([...shown.value.dew].reverse()).replace('M', 'L')}`,
+)
+const cycle = computed(() => {
+  const { low, high, suction, liquid } = props.drawing
+  return `M${x.value(liquid.to)} ${y.value(low)} L${x.value(suction.to)} ${y.value(low)} L${x.value(suction.to) + 18} ${y.value(high)} L${x.value(liquid.to)} ${y.value(high)}Z`
+})
+const told = computed(() => t('dome.told', { refrigerant: props.drawing.refrigerant }))
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="dome" role="img" :aria-label="told">
+    <path :d="dome" class="edge" />
+    <path :d="cycle" class="cycle" />
+    <line
+      :x1="x(drawing.suction.from)"
+      :x2="x(drawing.suction.to)"
+      :y1="y(drawing.low)"
+      :y2="y(drawing.low)"
+      class="superheat"
+    />
+    <line
+      :x1="x(drawing.liquid.to)"
+      :x2="x(drawing.liquid.from)"
+      :y1="y(drawing.high)"
+      :y2="y(drawing.high)"
+      class="subcooling"
+    />
+    <text :x="x(drawing.suction.to)" :y="y(drawing.low) + 20" text-anchor="end">
+      {{ t('dome.superheat') }}
+    </text>
+    <text :x="x(drawing.liquid.from)" :y="y(drawing.high) - 10" text-anchor="middle">
+      {{ t('dome.subcooling') }}
+    </text>
+    <text :x="WIDTH / 2" :y="y(drawing.low) - 8" text-anchor="middle" class="side">{{ t('dome.low') }}</text>
+    <text :x="WIDTH / 2 + 20" :y="y(drawing.high) + 20" text-anchor="middle" class="side">
+      {{ t('dome.high') }}
+    </text>
+    <text :x="EDGE" :y="HEIGHT - 4" class="side">{{ drawing.refrigerant }}</text>
+  </svg>
+</template>
+
+<style scoped>
+.dome {
+  display: block;
+  width: 100%;
+}
+.edge {
+  fill: var(--pan);
+  stroke: var(--iron-soft);
+  stroke-width: 2;
+}
+.cycle {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.superheat,
+.subcooling {
+  stroke: var(--forge);
+  stroke-width: 6;
+}
+text {
+  font-size: 14px;
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4px;
+}
+.side {
+  fill: var(--iron-soft);
+}
+</style>

@@ -27,7 +27,8 @@ final class Prefill
     private const OF_THE_OLD_UNIT = 'power.lockout';
     /** Of what comes out, which is the unit of the sheet only where the unit stays. */
     private const COMES_OUT = ['refrigerant.way_out', 'refrigerant.rebound', 'refrigerant.cylinder', 'refrigerant.account', 'compressor.acid'];
-    private const OF_EACH_CIRCUIT = ['piping.purge', 'piping.flare_torque', 'piping.bulb', 'piping.equivalent_length'];
+    private const OF_EACH_CIRCUIT = ['piping.purge', 'piping.flare_torque', 'piping.bulb', 'piping.equivalent_length', 'tight.hold', 'dry.log', 'dry.decay',
+        'charge.weigh_in', 'charge.state', 'charge.trim', 'charge.target_superheat', 'charge.orifice', 'diagnose.cooling'];
 
     /** @var array<string, list<Field>> made once: a screen asks for those of every check, twice */
     private array $fields = [];

@@ -40,7 +40,7 @@ final class Orifice implements Check
         $size = fn (string $name): Field => Field::number($name, 20, 250);
 
         return [
-            Field::items('table', Field::text('outdoor')->structural(), Field::text('indoor')->structural(), $size('orifice')->structural(), Field::mass('mass')->readWith(null))->fromSheet('circuit.orifices', asStart: true)->needed(),
+            Field::items('table', Field::text('outdoor')->structural(), Field::text('indoor')->structural(), $size('orifice')->structural(), Field::mass('mass')->readWith(null))->fromSheet('circuit.orifice_table', asStart: true)->needed(),
             Field::text('outdoor')->fromSheet('model', asStart: true)->needed(),
             Field::text('indoor')->needed(),
             $size('installed')->needed(),

@@ -12,6 +12,8 @@ use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Site;
+use IronStart\Core\Clock\ClockKind;
+use IronStart\Core\Clock\Waits;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Refrigerant\Known;
 use IronStart\Core\Refrigerant\Refrigerant;
@@ -64,21 +66,21 @@ final class State implements Check, Draws
             $air('indoor_wb')->neededWhen(fn (Input $in): bool => $byRule($in) || $chartWants('wet_bulb')($in)),
             $air('indoor_db')->neededWhen($chartWants('dry_bulb')),
             $air('outdoor_db')->neededWhen(fn (Input $in): bool => $byRule($in) || $in->given('chart')),
-            $difference('target_subcooling', 20)->fromSheet('circuit.subcooling'),
-            $difference('target_superheat', 30)->fromSheet('circuit.superheat'),
+            $difference('target_subcooling', 20)->fromSheet('circuit.target_subcooling'),
+            $difference('target_superheat', 30)->fromSheet('circuit.target_superheat'),
             Chart::field(),
             Field::items('history', Field::number('minutes', 0)->structural(), $gauge('suction_pressure')->needed(), $clamp('suction_line', 80)->needed(), $gauge('liquid_pressure')->needed(), $clamp('liquid_line', 120)->needed()),
             Field::number('minutes_since_change', 0),
-            Field::word('compressor', 'fixed_speed', 'staged', 'inverter', 'digital')->default('fixed_speed')->fromSheet('circuit.modulation'),
+            Field::word('compressor', 'fixed_speed', 'staged', 'inverter', 'digital')->default('fixed_speed'),
             Field::word('mode', 'cool', 'heat')->default('cool'),
             Field::flag('bypass_active')->default(false),
             Field::word('application', 'comfort', 'refrigeration')->default('comfort'),
             Field::word('suction_at', 'outdoor_unit', 'compressor')->default('outdoor_unit'),
-            Field::quantity('min_superheat', Kind::TemperatureDifference, 'K_diff', 0.5, 20)->readWith(null),
+            Field::quantity('min_superheat', Kind::TemperatureDifference, 'K_diff', 0.5, 20)->readWith(null)->fromSheet('circuit.min_superheat'),
             Field::word('port', 'liquid', 'discharge')->default('liquid'),
             $pressure('condenser_drop'),
-            $difference('condenser_split', 25)->positive(),
-            $gauge('plate_high_pressure')->readWith(null)->fromSheet('circuit.design_pressure'),
+            $difference('condenser_split', 25)->positive()->fromSheet('circuit.condenser_split'),
+            $gauge('plate_high_pressure')->readWith(null)->fromSheet('circuit.plate_high_pressure'),
             Field::number('readings_apart', 0)->default(0),
             Field::flag('same_circuit')->default(true),
             Field::flag('doors_on'),
@@ -144,7 +146,7 @@ final class State implements Check, Draws
             $isMarginal = $isMarginal || Judgement::worst($other->findings($unused)) !== $status;
         }
 
-        return new Judgement($findings, $values, $isMarginal, $cautions, $basis);
+        return new Judgement($findings, $values, $isMarginal, $cautions, $basis, sets: Waits::of(ClockKind::Stabilise, $values));
     }
 
     public static function drawing(Input $in, array $values): array

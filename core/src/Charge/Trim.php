@@ -65,9 +65,9 @@ final class Trim implements Check, Draws
             Field::word('metering', 'txv', 'eev', 'fixed')->fromSheet('circuit.metering')->needed(),
             Field::quantity('target', Kind::TemperatureDifference, 'K_diff', 0, 30)->readWith(null)->needed(),
             Field::mass('weighed_total')->positive()->readWith(null)->needed(),
-            Field::quantity('size', Kind::Heat, 'W', 0)->positive()->startsIn('ton')->fromSheet('capacity')->needed(),
+            Field::quantity('size', Kind::Heat, 'W', 0)->positive()->startsIn('ton')->fromSheet('air.tons')->needed(),
             Field::mass('sheet_first_step')->positive()->readWith(null),
-            Field::word('condenser', 'tube_fin', 'microchannel')->default('tube_fin')->fromSheet('condenser'),
+            Field::word('condenser', 'tube_fin', 'microchannel')->default('tube_fin'),
             Field::text('refrigerant')->fromSheet('circuit.refrigerant'),
             Field::items('steps', Field::mass('mass_in_total')->structural(), $reading('subcooling'), $reading('superheat'))->needed(),
         ];

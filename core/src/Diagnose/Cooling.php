@@ -17,6 +17,8 @@ use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Site;
+use IronStart\Core\Clock\ClockKind;
+use IronStart\Core\Clock\Waits;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Refrigerant\Known;
@@ -86,15 +88,15 @@ final class Cooling implements Check, Draws
             Field::percent('return_rh', 2, 100),
             $air('supply_db', -30, 80),
             $air('outdoor_db', -30, 60),
-            Field::quantity('tons', Kind::Heat, 'W', 0)->positive()->startsIn('ton')->fromSheet('capacity'),
+            Field::quantity('tons', Kind::Heat, 'W', 0)->positive()->startsIn('ton')->fromSheet('air.tons'),
             Field::quantity('airflow_per_ton', Kind::AirFlow, 'm3/h', 0)->positive()->readWith(null)->default('400 cfm'),
             Field::number('stages_running', 0, 1)->positive()->default(1),
             $difference('fan_heat', 0, 30)->default('2 delta_degF'),
             Field::quantity('sheet_capacity', Kind::Heat, 'W', 0)->positive()->startsIn('ton'),
             Field::number('amps_ratio', 0, 3),
             Field::number('expected_amps_ratio', 0.2, 1.2)->default(0.85),
-            $difference('target_superheat', 0, 30)->fromSheet('circuit.superheat'),
-            $difference('target_subcooling', 0, 20)->fromSheet('circuit.subcooling'),
+            $difference('target_superheat', 0, 30)->fromSheet('circuit.target_superheat'),
+            $difference('target_subcooling', 0, 20)->fromSheet('circuit.target_subcooling'),
             $difference('condenser_split', 0, 25)->positive(),
             $difference('target_split', 0, 25)->positive(),
             $difference('design_td', 5, 35)->default('35 delta_degF'),
@@ -146,7 +148,9 @@ final class Cooling implements Check, Draws
             return new Judgement(self::causes($in, $features, $values, [], [], true), $values, false, $cautions, $basis);
         }
 
-        return new Judgement(self::byReadings($in, $refrigerant, $values), $values, false, $cautions, $basis);
+        $findings = self::byReadings($in, $refrigerant, $values);
+
+        return new Judgement($findings, $values, false, $cautions, $basis, sets: Waits::of(ClockKind::Stabilise, $values));
     }
 
     public static function drawing(Input $in, array $values): array

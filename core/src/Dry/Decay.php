@@ -11,6 +11,8 @@ use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Clock\ClockKind;
+use IronStart\Core\Clock\Waits;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Drawn;
@@ -67,7 +69,7 @@ final class Decay implements Check, Draws
         return [
             Reading::field(),
             $limit('target')->default('500 micron'),
-            $limit('hold_limit')->default('1000 micron')->fromSheet('circuit.vacuum_limit', asStart: true),
+            $limit('hold_limit')->default('1000 micron'),
             Field::word('gauge_at', 'far_end', 'pump')->needed(),
             Field::word('oil', 'POE', 'PVE', 'MO', 'AB')->default('POE')->fromSheet('circuit.oil_type'),
             Field::temperature('ambient', -60, 60)->readWith(Instrument::Thermometer),
@@ -100,7 +102,7 @@ final class Decay implements Check, Draws
         }
         $findings = [...$findings, ...self::doubts($in, self::limit($in), self::micron($in, 'target'))];
 
-        return new Judgement($findings, $values, $isMarginal, $cautions, $basis);
+        return new Judgement($findings, $values, $isMarginal, $cautions, $basis, sets: Waits::of(ClockKind::Decay, $values));
     }
 
     public static function drawing(Input $in, array $values): array

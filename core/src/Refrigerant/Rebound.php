@@ -11,6 +11,8 @@ use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Site;
+use IronStart\Core\Clock\ClockKind;
+use IronStart\Core\Clock\Waits;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Drawn;
@@ -105,7 +107,7 @@ final class Rebound implements Check, Draws
             }
         }
 
-        return new Judgement([...$findings, ...Missing::in($in)], $values, false, $cautions, $basis);
+        return new Judgement([...$findings, ...Missing::in($in)], $values, false, $cautions, $basis, sets: $values === [] ? [] : Waits::of(ClockKind::Stabilise, $values));
     }
 
     public static function drawing(Input $in, array $values): array

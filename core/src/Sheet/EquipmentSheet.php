@@ -49,6 +49,7 @@ final readonly class EquipmentSheet
     {
         return match ($path) {
             'motors' => $this->eachMotor(),
+            'air.tons' => is_numeric($this->at('air.tons')) ? "{$this->at('air.tons')} ton" : $this->at('air.tons'),
             'electrical.plate_voltage' => PlateVoltage::fromNameplate((string) ($this->at('electrical.plate_voltage') ?? '')),
             'electrical.stored_energy' => $this->busWait() !== null || $this->hasInverter() ? true : null,
             'electrical.bus_wait' => $this->busWait(),

@@ -13,10 +13,13 @@ use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Moment;
 use IronStart\Core\Check\Site;
+use IronStart\Core\Clock\ClockKind;
+use IronStart\Core\PutBack\PutBackKind;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Refrigerant\Refrigerant;
 use IronStart\Core\Verdict\Drawn;
+use IronStart\Core\Verdict\Effect;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -81,7 +84,7 @@ final class Hold implements Check, Draws
             Field::quantity('gauge_resolution', Kind::PressureDifference, 'psi', 0, 100)->positive()->readWith(null)->default('0.5 psi'),
             Field::quantity('temperature_uncertainty', Kind::TemperatureDifference, 'K_diff', 0, 20)->readWith(null)->default('1 delta_degF'),
             $gauge('target_pressure'),
-            $gauge('lowest_design_pressure')->fromSheet('circuit.design_pressure')->needed(),
+            $gauge('lowest_design_pressure')->fromSheet('circuit.lowest_design_pressure')->needed(),
             Field::word('system', 'packaged', 'split', 'vrf')->default('split'),
             Field::quantity('minimum_hold', Kind::Time, 'h', 0, 1000)->positive()->readWith(null)->startsIn('h'),
             Field::quantity('volume', Kind::Volume, 'm3', 0, 100)->positive()->readWith(null),
@@ -120,7 +123,26 @@ final class Hold implements Check, Draws
         }
         $basis = [Finding::note($in->text('gas') === 'nitrogen' ? 'basis' : 'basis_ideal'), ...($in->given('altitude') || $in->given('barometer') ? [] : [Finding::note('sea_level')])];
 
-        return new Judgement($findings, $values, $isMarginal, $cautions, $basis);
+        return new Judgement($findings, $values, $isMarginal, $cautions, $basis, sets: self::sets($in, $values));
+    }
+
+    /**
+     * Under nitrogen no circuit stands open; what is left to hold runs as a clock.
+     *
+     * @param array<string, Value> $values
+     * @return list<Effect>
+     */
+    private static function sets(Input $in, array $values): array
+    {
+        if (! self::isRead($in->group('start'))) {
+            return [];
+        }
+        $left = isset($values['time_left']) ? (float) $values['time_left']->value : null;
+
+        return [
+            Effect::closes(PutBackKind::CircuitOpen),
+            ...($left !== null ? [Effect::starts(ClockKind::PressureHold, max(1, (int) ceil(60 * $left - 1e-9)))] : (isset($values['held']) ? [Effect::ends(ClockKind::PressureHold)] : [])),
+        ];
     }
 
     public static function drawing(Input $in, array $values): array

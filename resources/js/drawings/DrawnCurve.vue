@@ -67,6 +67,10 @@ const ticks = computed(() =>
 const before = computed(() => draw(props.drawing.points.slice(0, props.drawing.from + 1)))
 const unit = computed(() => shownUnit(props.drawing.unit))
 const last = computed(() => props.drawing.points.at(-1))
+/** Its figure stands on the side where nothing comes after it. */
+const isRising = computed(
+  () => (props.drawing.points.at(-2)?.[1] ?? Infinity) < (last.value?.[1] ?? 0) && fit.value.length > 0,
+)
 const told = computed(() =>
   props.drawing.points.map((p) => `${short(p[0])} ${across.value} ${short(p[1])} ${unit.value}`).join(', '),
 )
@@ -107,7 +111,13 @@ const told = computed(() =>
       r="4"
       :class="{ before: i < drawing.from }"
     />
-    <text v-if="last" :x="x(last[0])" :y="y(last[1]) - 10" text-anchor="middle" class="fig">
+    <text
+      v-if="last"
+      :x="Math.min(x(last[0]), WIDTH - 12)"
+      :y="y(last[1]) + (isRising ? 26 : -10)"
+      :text-anchor="x(last[0]) > WIDTH - 50 ? 'end' : 'middle'"
+      class="fig"
+    >
       {{ short(last[1], 2) }}
     </text>
   </svg>

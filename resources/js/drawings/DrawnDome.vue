@@ -21,7 +21,7 @@ const x = computed(() => {
   const ends = [...all, props.drawing.suction.to, props.drawing.liquid.to]
   return scaleLinear()
     .domain([Math.min(...ends), Math.max(...ends)])
-    .range([EDGE, WIDTH - EDGE])
+    .range([EDGE, WIDTH - 40])
 })
 const y = computed(() => {
   const all = [...shown.value.bubble, ...shown.value.dew].map((p) => p[1])
@@ -91,7 +91,7 @@ const told = computed(() => t('dome.told', { refrigerant: props.drawing.refriger
 .superheat,
 .subcooling {
   stroke: var(--forge);
-  stroke-width: 6;
+  stroke-width: 8;
 }
 text {
   font-size: 14px;

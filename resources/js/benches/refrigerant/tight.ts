@@ -6,8 +6,10 @@ export const hold: BenchSpec = {
   scaled: true,
   parts: [{ check: 'tight.hold', subject: 'circuit' }],
   rows: [
-    measures('start', 'pressure', 'temperature', 'at'),
-    measures('end', 'pressure', 'temperature', 'at'),
+    measures('start', 'pressure', 'temperature'),
+    figure('start.at'),
+    measures('end', 'pressure', 'temperature'),
+    figure('end.at'),
     figure('lowest_design_pressure'),
     words('source_off'),
     words('bubbles'),

@@ -10,6 +10,7 @@ use App\Models\Instrument;
 use App\Models\Machine;
 use App\Models\RecordedVerdict;
 use App\Queries\JobReminders;
+use App\Queries\Openings;
 use App\Queries\PastReader;
 use App\Queries\Prefill;
 use App\Queries\Standings;
@@ -20,6 +21,7 @@ use IronStart\Core\Check\Check;
 use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
+use IronStart\Core\Entry\OpenValves;
 use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Gate\Gates;
 use IronStart\Core\Gate\Recorded;
@@ -39,6 +41,7 @@ final class RecordCheck
         private readonly PastReader $past,
         private readonly SetOff $setOff,
         private readonly JobReminders $reminders,
+        private readonly Openings $openings,
         private readonly ConnectionInterface $db,
     ) {
     }
@@ -79,18 +82,40 @@ final class RecordCheck
         $verdict = $this->judge->judgeInput($given->check, $input, $units);
         $this->explained($check, $locked, $given, $raw);
         [$place, $isLate] = $this->tape->place($locked, $stamp);
+        [$reasons, $shut] = $this->refused($locked, $given, $isLate ? $place->at : null);
         $entry = $this->tape->append($locked, EntryKind::Check, $stamp, [
             'place' => $place,
             'supersedes' => $given->supersedes,
             'reason' => $given->reason,
-            'details' => $this->instrument($given->instrumentId, $stamp),
-            'out_of_order' => $this->tooEarly($locked, $given, $isLate ? $place->at : null),
+            'details' => $this->instrument($given->instrumentId, $stamp) + ($reasons === [] ? [] : ['reasons' => $reasons]),
+            'out_of_order' => $shut === [] ? $this->tooEarly($locked, $given, $isLate ? $place->at : null) : $shut,
         ]);
         $this->keepVerdict($locked->loadMissing('job'), $entry, $given, $raw, $verdict, $units);
         $this->keepReadings($entry, $given, $input);
         $this->setOff->by($verdict->judgement, $locked, $entry, $stamp, $given->subject, $input);
 
         return $entry;
+    }
+
+    /**
+     * Opening the valves is an act: refused while anything has to hold first. One that could not be asked before it was
+     * done is kept, with the reasons, as out of order.
+     *
+     * @return array{list<string>, list<int>} the reasons, and the gates they lie at
+     * @throws Refusal with one sentence for each reason; nothing is written then
+     */
+    private function refused(Machine $locked, RecordedInput $given, ?int $moment): array
+    {
+        if ($given->check !== OpenValves::ID || $given->supersedes !== null) {
+            return [[], []];
+        }
+        $standing = $this->standings->before($locked->loadMissing('job'), $moment);
+        [$reasons, $gates] = $this->openings->refused($locked, $standing, $this->past->of($locked), $given->subject, (array) json_decode((string) json_encode($given->raw), true));
+        if ($reasons !== [] && ! $given->unchecked) {
+            throw Refusal::notReady($reasons);
+        }
+
+        return [$reasons, $gates];
     }
 
     /** The input with what the record gives to it, so that the verdict is the one the bench showed. */

@@ -14,6 +14,8 @@ final readonly class RecordedInput
         public ?int $instrumentId = null,
         public ?int $supersedes = null,
         public string $reason = '',
+        /** It was done without being asked first: no signal, or a write still waiting. */
+        public bool $unchecked = false,
     ) {
     }
 }

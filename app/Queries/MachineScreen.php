@@ -25,6 +25,7 @@ final class MachineScreen
         private readonly InstrumentList $instruments,
         private readonly JobParts $parts,
         private readonly JobReminders $reminders,
+        private readonly Openings $openings,
     ) {
     }
 
@@ -37,6 +38,7 @@ final class MachineScreen
         $standing = $this->standings->fromTape($machine, $rows, $putBack);
         $entries = $this->tape->entries($machine->id, $rows, $doubts);
         $start = $rows->where('kind', 'start')->last();
+        $past = PastReader::from($machine, $rows);
 
         return new MachineView(
             id: $machine->id,
@@ -56,7 +58,8 @@ final class MachineScreen
             tape: $entries,
             startRefused: $standing->startRefused,
             startedAt: $start === null ? null : (int) $start->at,
-            prefill: (object) $this->prefill->of($machine, $reader, PastReader::from($machine, $rows)),
+            openings: $this->openings->of($machine, $standing, $past),
+            prefill: (object) $this->prefill->of($machine, $reader, $past),
             instruments: $this->instruments->all(),
             news: $machine->last_at,
             items: JobParts::items($standing->tape),

@@ -86,7 +86,7 @@ final class Prefill
                 $input[$field->name] = array_map(fn (string $id, mixed $members): array => ['id' => $id] + (is_array($members) ? $members : []), array_keys($brought[$field->name]), array_values($brought[$field->name]));
             } elseif ($field->type === FieldType::Items && is_array($input[$field->name] ?? null)) {
                 $input[$field->name] = self::items($field, $input[$field->name], (array) ($brought[$field->name] ?? []));
-            } elseif ($field->type !== FieldType::Items && isset($brought[$field->name])) {
+            } elseif (isset($brought[$field->name]) && ($field->type !== FieldType::Items || (is_array($brought[$field->name]) && array_is_list($brought[$field->name])))) {
                 $input[$field->name] = $field->brought ? $brought[$field->name] : ($input[$field->name] ?? $brought[$field->name]);
             }
         }

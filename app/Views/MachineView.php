@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** All that the Machine screen needs. */
-#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'next', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest', 'plate', 'fans', 'version', 'tooEarly', 'cautions'])]
+#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'next', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'openings', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest', 'plate', 'fans', 'version', 'tooEarly', 'cautions'])]
 final readonly class MachineView
 {
     /**
@@ -15,6 +15,7 @@ final readonly class MachineView
      * @param list<PutBackView> $putBack
      * @param list<TapeEntry> $tape
      * @param list<string> $startRefused
+     * @param list<OpeningView> $openings
      * @param list<InstrumentView> $instruments
      * @param list<OpenItemView> $items
      * @param list<string> $parts
@@ -58,6 +59,8 @@ final readonly class MachineView
         public array $startRefused,
         #[OA\Property()]
         public ?int $startedAt,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OpeningView::class))]
+        public array $openings,
         #[OA\Property(type: 'object', additionalProperties: true)]
         public object $prefill,
         #[OA\Property(type: 'array', items: new OA\Items(ref: InstrumentView::class))]

@@ -67,6 +67,10 @@ final class LimitsRefrigerant
                 'after it' => [['rule' => 'fixed', 'fixed_minutes' => 10, 'fixed_limit' => '500 micron', 'gauge_at' => 'far_end'], [[...self::line(300, 10, 21, 1)], 'clear', []], [[...self::line(300, 10.1, 21, 1)], 'watch', ['rose_after']]],
                 'a short wait' => [['rule' => 'fixed', 'fixed_minutes' => 10, 'fixed_limit' => '500 micron', 'gauge_at' => 'far_end', ...self::line(300, 0, 11, 1)], [[], 'clear', []], [['fixed_minutes' => 9.9], 'watch', ['short_wait']]],
             ],
+            'entry.open_valves' => [
+                'a valve' => [['released' => 'none'], [['valves' => [['name' => 'liquid']]], 'clear', ['opened_none']], [['valves' => []], 'open', ['missing:valves']]],
+                'soaped' => [['released' => 'factory', 'valves' => [['name' => 'liquid']]], [['bubbled' => true], 'clear', ['opened_factory']], [['bubbled' => false], 'watch', ['opened_factory', 'not_bubbled']]],
+            ],
             'dry.pull_time' => [
                 'what the pump can do' => [['volume' => '20 L', 'pump_speed' => '6 cfm'], [['target' => '51 micron'], 'clear', []], [['target' => '50 micron'], 'stop', ['unreachable']]],
             ],

@@ -74,6 +74,24 @@ return [
             'basis' => ['head' => 'A later entry of the same valve takes the place of this one.'],
         ],
     ],
+    'entry.open_valves' => [
+        'question' => 'Which valves do you open, and whose charge is it?',
+        'short' => 'Opening the valves',
+        'fields' => [
+            'released' => ['Charge let in', 'What runs into the circuit as the valves open.'],
+            'valves' => ['Valves', ''],
+            'valves.name' => ['Valve', ''],
+            'valves.turns' => ['Turns', 'From fully closed.'],
+            'bubbled' => ['Stems, ports and caps soaped', 'With the charge in, after the valves are open.'],
+        ],
+        'say' => [
+            'opened_factory' => ['head' => 'Open: {valves}. The factory charge is in the circuit.', 'next' => 'Caps back on, then soap stems, ports and caps with the charge in.'],
+            'opened_weighed' => ['head' => 'Open: {valves}. The charge is the one weighed in.', 'next' => 'Caps back on, then soap stems, ports and caps with the charge in.'],
+            'opened_none' => ['head' => 'Open: {valves}. No charge is let in by it.'],
+            'not_bubbled' => ['head' => 'Stems, ports and caps are not soaped yet.', 'next' => 'Soap them with the charge in: cores and caps went back on after the pressure test.'],
+            'basis' => ['head' => 'Every valve named stands open from here on.'],
+        ],
+    ],
     'entry.orphan_load' => [
         'question' => 'What else hung on the old disconnect?',
         'short' => 'Other load',

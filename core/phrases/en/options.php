@@ -43,6 +43,7 @@ return [
     'entry.joint.state' => ['open' => 'to do', 'begun' => 'begun', 'interrupted' => 'interrupted', 'done' => 'done'],
     'entry.valve.kind' => ['service_liquid' => 'service, liquid', 'service_suction' => 'service, suction', 'equalizing' => 'equalizing', 'branch' => 'branch', 'box' => 'box', 'receiver' => 'receiver'],
     'entry.valve.state' => ['open' => 'open', 'shut' => 'closed', 'mid' => 'midway'],
+    'released' => ['factory' => 'factory charge', 'weighed' => 'weighed in', 'none' => 'none'],
     'out_colour' => ['clear' => 'clear', 'dark' => 'dark', 'black' => 'black'],
     'out_acid' => ['none' => 'no acid', 'slight' => 'slight', 'strong' => 'strong', 'not_tested' => 'not tested'],
     'in_kind' => ['POE' => 'POE', 'PVE' => 'PVE', 'MO' => 'mineral', 'AB' => 'alkylbenzene'],

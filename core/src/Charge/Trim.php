@@ -6,10 +6,12 @@ namespace IronStart\Core\Charge;
 
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Draws;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Refrigerant\Refrigerant;
@@ -28,7 +30,7 @@ use IronStart\Core\Verdict\Value;
  *
  * All figures in oz and °F.
  */
-final class Trim implements Check, Draws
+final class Trim implements Check, Draws, DrawsOnRecord
 {
     private const RIGHT = 3.0;
     /** Of the weighed total. */
@@ -71,6 +73,11 @@ final class Trim implements Check, Draws
             Field::text('refrigerant')->fromSheet('circuit.refrigerant'),
             Field::items('steps', Field::mass('mass_in_total')->structural(), $reading('subcooling'), $reading('superheat'))->needed(),
         ];
+    }
+
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        return $past->stillOpen('charge.trim', $subject, ['target', 'weighed_total', 'size', 'steps', 'condenser']);
     }
 
     public function contradictions(Input $in): iterable

@@ -6,9 +6,11 @@ namespace IronStart\Core\Charge;
 
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Draws;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Drawn;
@@ -25,7 +27,7 @@ use IronStart\Core\Verdict\Value;
  *
  * Several sizes share one included length: it comes off the largest first.
  */
-final class WeighIn implements Check, Draws
+final class WeighIn implements Check, Draws, DrawsOnRecord
 {
     /** oz over or to go that no scale minds. */
     private const SCALE = 0.5;
@@ -62,6 +64,11 @@ final class WeighIn implements Check, Draws
             Field::mass('already_in')->readWith(null)->needed(),
             Field::items('ledger', Field::text('cylinder'), Field::mass('start')->needed(), Field::mass('end')->needed()),
         ];
+    }
+
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        return $past->stillOpen('charge.weigh_in', $subject, ['lines', 'applies', 'matched_indoor', 'already_in', 'ledger']);
     }
 
     public function contradictions(Input $in): iterable

@@ -14,7 +14,8 @@ final class Past
 {
     /** Checks that another one draws on; the rest is never read. */
     public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
-        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work'];
+        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work',
+        'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account'];
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
 
     /** @var (\Closure(): self)|null reads it when somebody asks */
@@ -65,6 +66,19 @@ final class Past
         }
 
         return null;
+    }
+
+    /**
+     * What was entered last about a subject, where that still waits for more: a hold that runs, a decay not read to its end.
+     *
+     * @param list<string> $names of what stands until it is done
+     * @return array<string, mixed>
+     */
+    public function stillOpen(string $check, string $subject, array $names): array
+    {
+        $last = $this->last($check, $subject);
+
+        return $last === null || $last['status'] !== 'open' ? [] : array_intersect_key($last['input'], array_flip($names));
     }
 
     /**

@@ -7,10 +7,12 @@ namespace IronStart\Core\Dry;
 use IronStart\Core\Air\MoistAir;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Draws;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\Clock\Waits;
 use IronStart\Core\Quantity\Kind;
@@ -30,7 +32,7 @@ use IronStart\Core\Verdict\Value;
  *
  * @phpstan-import-type Point from Reading
  */
-final class Decay implements Check, Draws
+final class Decay implements Check, Draws, DrawsOnRecord
 {
     private const POINTS = 5;
     /** min */
@@ -80,6 +82,11 @@ final class Decay implements Check, Draws
             Field::flag('valves_held_open'),
             Field::flag('mode_lost')->neededWhen(fn (Input $in): bool => $in->flag('valves_held_open')),
         ];
+    }
+
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        return $past->stillOpen('dry.decay', $subject, ['readings', 'gauge_at', 'target', 'hold_limit', 'rule', 'fixed_minutes', 'fixed_limit']);
     }
 
     public function contradictions(Input $in): iterable

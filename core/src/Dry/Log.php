@@ -7,10 +7,12 @@ namespace IronStart\Core\Dry;
 use IronStart\Core\Air\MoistAir;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Draws;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Numeric\LeastSquares;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
@@ -26,7 +28,7 @@ use IronStart\Core\Verdict\Value;
  *
  * @phpstan-import-type Point from Reading
  */
-final class Log implements Check, Draws
+final class Log implements Check, Draws, DrawsOnRecord
 {
     /** min and % of fall in it under which it stands still; % of rise over which it goes the wrong way. */
     private const WINDOW = 10.0;
@@ -55,6 +57,11 @@ final class Log implements Check, Draws
             Reading::micron('pump_blank_off', 100_000)->positive(),
             Field::temperature('coldest_part', -90, 100)->readWith(Instrument::Thermometer),
         ];
+    }
+
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        return $past->stillOpen('dry.log', $subject, ['readings', 'target', 'pump_blank_off']);
     }
 
     public function contradictions(Input $in): iterable

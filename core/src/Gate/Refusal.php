@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Gate;
 
-/** One reason why nobody may say "starting it now". */
+/** One reason why nobody may say "starting it now", or "opening the valves now". */
 final readonly class Refusal
 {
     public const NEEDS = 'needs';
@@ -12,6 +12,8 @@ final readonly class Refusal
     public const DANGER = 'danger';
     public const MISSING = 'missing';
     public const STOPPED = 'stopped';
+    /** Of a cylinder the account does not tell of. */
+    public const CYLINDER = 'cylinder';
 
     public function __construct(
         public string $kind,

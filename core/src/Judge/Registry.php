@@ -74,6 +74,7 @@ final class Registry
         'entry.order_sheet' => Entry\OrderSheet::class,
         'entry.orphan_load' => Entry\OrphanLoad::class,
         'entry.valve' => Entry\Valve::class,
+        'entry.open_valves' => Entry\OpenValves::class,
         'entry.oil' => Entry\Oil::class,
         'entry.part_failed' => Entry\PartFailed::class,
         'entry.flush' => Entry\Flush::class,

@@ -6,12 +6,14 @@ namespace IronStart\Core\Tight;
 
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Draws;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Moment;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Check\Site;
 use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\PutBack\PutBackKind;
@@ -34,7 +36,7 @@ use IronStart\Core\Verdict\Value;
  * Uncertainty u = sqrt(2·g² + 2·(P·u_T/T)²); a loss over u is a doubt, over 2u a leak. Smallest leak q = V·u/t, carried to
  * the refrigerant by laminar viscous flow with a real-gas term.
  */
-final class Hold implements Check, Draws
+final class Hold implements Check, Draws, DrawsOnRecord
 {
     /** Of the target a start counts as reaching it, and of the design pressure a test says something. */
     private const REACHED = 0.95;
@@ -97,6 +99,11 @@ final class Hold implements Check, Draws
         ];
     }
 
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        return $past->stillOpen('tight.hold', $subject, ['start', 'source_off', 'target_pressure', 'minimum_hold', 'volume', 'gauge_resolution', 'temperature_uncertainty']);
+    }
+
     public function contradictions(Input $in): iterable
     {
         [$start, $end] = [self::moment($in->group('start')), self::moment($in->group('end'))];
@@ -137,11 +144,15 @@ final class Hold implements Check, Draws
         if (! self::isRead($in->group('start'))) {
             return [];
         }
-        $left = isset($values['time_left']) ? (float) $values['time_left']->value : null;
+        $left = match (true) {
+            isset($values['time_left']) => (float) $values['time_left']->value,
+            isset($values['held']) => null,
+            default => self::minimum($in),
+        };
 
         return [
             Effect::closes(PutBackKind::CircuitOpen),
-            ...($left !== null ? [Effect::starts(ClockKind::PressureHold, max(1, (int) ceil(60 * $left - 1e-9)))] : (isset($values['held']) ? [Effect::ends(ClockKind::PressureHold)] : [])),
+            $left === null ? Effect::ends(ClockKind::PressureHold) : Effect::starts(ClockKind::PressureHold, max(1, (int) ceil(60 * $left - 1e-9))),
         ];
     }
 
@@ -206,7 +217,7 @@ final class Hold implements Check, Draws
             'loss' => Value::of($loss, 'psi'), 'uncertainty' => Value::of($u, 'psi'), 'held' => Value::of($held, 'h'),
         ];
         self::smallest($in, $start, $u, $held, $values);
-        $minimum = ($in->in('minimum_hold', 'h') ?? self::MINIMUM[$in->text('system')]);
+        $minimum = self::minimum($in);
         $said = ['loss' => self::psi($loss, $loss > 1.5 * $u ? 2 * $u : $u), 'band' => self::psi($u), 'expected' => Said::gauge($expected), 'read' => Said::gauge($end->number('pressure'))];
         $findings = match (true) {
             Limit::over($loss, 2 * $u) => [Finding::stop('leak', $said), ...(Limit::under($held, self::SETTLING) ? [Finding::stop('may_be_settling')] : [])],
@@ -269,6 +280,12 @@ final class Hold implements Check, Draws
         }
 
         return [...$findings, ...($in->text('bubbles') === 'not_done' ? [Finding::watch('bubbles_not_done')] : [])];
+    }
+
+    /** @return float h it has to stand */
+    private static function minimum(Input $in): float
+    {
+        return $in->in('minimum_hold', 'h') ?? self::MINIMUM[$in->text('system')];
     }
 
     /** @return float psi */

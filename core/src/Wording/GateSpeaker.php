@@ -71,6 +71,24 @@ final class GateSpeaker
         }, $result->startRefused);
     }
 
+    /**
+     * Why the valves may not be opened, one sentence a reason.
+     *
+     * @param list<Refusal> $refused
+     * @return list<string>
+     */
+    public function valvesRefused(array $refused): array
+    {
+        return array_map(function (Refusal $r): string {
+            if ($r->kind === Refusal::CYLINDER) {
+                return $r->what === '' ? $this->say('open_no_cylinder', []) : $this->say('open_cylinder', ['cylinder' => $r->what]);
+            }
+            [$check, $subject] = explode(':', $r->what, 2);
+
+            return $this->say('open_missing', ['todo' => $this->todo($check, $subject)]);
+        }, $refused);
+    }
+
     /** What to do next, in one sentence; '' where nothing is left. */
     public function next(Result $result, GateWords $words): string
     {

@@ -38,6 +38,7 @@ final class EntryTest extends TestCase
         yield 'a valve shut' => ['entry.valve', ['name' => 'liquid', 'kind' => 'service_liquid', 'state' => 'shut'], ['opens valve_shut liquid']];
         yield 'a valve midway' => ['entry.valve', ['name' => 'liquid', 'kind' => 'service_liquid', 'state' => 'mid'], ['opens valve_shut liquid']];
         yield 'a valve open' => ['entry.valve', ['name' => 'liquid', 'kind' => 'service_liquid', 'state' => 'open'], ['closes valve_shut liquid']];
+        yield 'valves opened' => ['entry.open_valves', ['released' => 'factory', 'valves' => [['name' => 'liquid', 'turns' => 6], ['name' => 'suction']]], ['closes valve_shut liquid', 'closes valve_shut suction']];
         yield 'a light on the old disconnect' => ['entry.orphan_load', ['what' => 'roof light', 'disconnect' => 'D4'], ['leaves orphan_load roof light']];
         yield 'a choice' => ['entry.option_chosen', ['option' => 'B', 'why' => 'It fits the feeder.'], ['leaves option_chosen B']];
         yield 'a choice without a reason' => ['entry.option_chosen', ['option' => 'B'], []];

@@ -1508,6 +1508,7 @@ export interface components {
             tape: components["schemas"]["TapeEntry"][];
             startRefused: string[];
             startedAt: number | null;
+            openings: components["schemas"]["OpeningView"][];
             prefill: {
                 [key: string]: unknown;
             };
@@ -1557,6 +1558,12 @@ export interface components {
             check: string;
             subject: string;
             done: string;
+        };
+        /** @description Why the valves of a circuit may not be opened yet. */
+        OpeningView: {
+            circuit: string;
+            reasons: string[];
+            weighed: string[];
         };
         /** @description A question that a lead opened against a stop. */
         OverrideView: {
@@ -2786,6 +2793,7 @@ export interface operations {
                     supersedes?: number | null;
                     instrument?: number | null;
                     reason?: string;
+                    unchecked?: boolean;
                 };
             };
         };
@@ -2825,6 +2833,7 @@ export interface operations {
                     }[];
                     instrument?: number | null;
                     reason?: string;
+                    unchecked?: boolean;
                 };
             };
         };

@@ -21,6 +21,7 @@ import { useCorrecting } from './correcting'
 import { type Draft, draftOf, freshDraft, inputOf, isPristine } from './entered'
 import InstrumentPick from './InstrumentPick.vue'
 import NextLine from './NextLine.vue'
+import { useOpening } from './opening'
 import PastEntry from './PastEntry.vue'
 import { typedOver } from './plate'
 import BenchRows from './rows/BenchRows.vue'
@@ -151,17 +152,27 @@ const speaksAlone = computed(
     follows.value === null ||
     follows.value.status === 'open',
 )
+const opening = useOpening(
+  props.spec.act === true,
+  about,
+  computed(() => first.value.input.released),
+)
 const problem = computed(() => main.problem.value ?? other?.problem.value ?? null)
 /** Without signal nothing can be judged: it is kept as it is and judged when it arrives. */
 const blind = computed(() => !machine.reachable && leads.value === null && !pristine.value)
-const status = computed(() => (problem.value !== null ? 'open' : (leads.value?.status ?? 'open')))
+const status = computed(() => {
+  if (opening.refused.value) return 'stop'
+  return problem.value !== null ? 'open' : (leads.value?.status ?? 'open')
+})
 const sentence = computed(() => {
+  if (opening.refused.value) return t('opening.shut')
   if (problem.value !== null) return words(problem.value.detail)
   if (blind.value) return t('bench.blind')
   if (leads.value === null) return t('bench.wait')
   return speaksAlone.value ? leads.value.headline : `${leads.value.headline} ${follows.value?.headline ?? ''}`
 })
 const steps = computed(() => {
+  if (opening.refused.value) return opening.reasons.value
   if (problem.value !== null || leads.value === null) return []
   const others = speaksAlone.value ? [] : (follows.value?.next ?? [])
   return [...new Set([...leads.value.next, ...others])]
@@ -210,6 +221,7 @@ const instrumentKind = computed(
 )
 const buttonText = computed(() => {
   if (machine.sending) return t('bench.recording')
+  if (props.spec.act) return t('opening.press')
   if (status.value === 'stop') return t('bench.recordStop')
   return status.value === 'open' ? t('bench.recordOpen') : t('bench.record')
 })
@@ -220,6 +232,7 @@ const ready = computed(
   () =>
     (!pristine.value || (live.value && status.value !== 'open')) &&
     problem.value === null &&
+    !opening.refused.value &&
     (leads.value !== null || blind.value) &&
     blocked.value === '' &&
     (over.value.length === 0 || reason.value.trim() !== '') &&
@@ -326,6 +339,7 @@ async function record() {
   const beside = {
     ...(instrument.value === undefined ? {} : { instrument: instrument.value }),
     ...(reason.value === '' ? {} : { reason: reason.value }),
+    ...(props.spec.act && opening.unsure.value ? { unchecked: true } : {}),
   }
   const said = { label: views.value[0]?.short ?? props.spec.id, words: leads.value?.headline ?? '' }
   try {

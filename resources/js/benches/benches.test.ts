@@ -27,6 +27,7 @@ import {
 import { BENCHES, GATES, tabOf } from './gates'
 import { typedOver } from './plate'
 import { canTell, ranBackwards } from './power/rotation'
+import { useOpening } from './opening'
 import BenchRows from './rows/BenchRows.vue'
 import { since } from './since'
 import { isOfParts, named, type BenchSpec } from './spec'
@@ -248,6 +249,35 @@ describe('Record, pressed before the verdict is there', () => {
     expect(recorded).not.toHaveBeenCalled()
     press()
     expect(recorded).toHaveBeenCalledTimes(1)
+  })
+})
+
+describe('an act', () => {
+  const openings = [
+    { circuit: 'A', reasons: ['Tight first.'], weighed: ['Which cylinder?'] },
+    { circuit: 'B', reasons: [], weighed: ['Which cylinder?'] },
+  ]
+  const act = (circuit: string, released: string, isAct = true) =>
+    useOpening(
+      isAct,
+      computed(() => circuit),
+      computed(() => released),
+    )
+
+  it('is refused while something has to hold first, each circuit for itself', () => {
+    useMachine().view = machineWith({ openings })
+    expect(act('A', 'factory').reasons.value).toEqual(['Tight first.'])
+    expect(act('A', 'weighed').reasons.value).toEqual(['Tight first.', 'Which cylinder?'])
+    expect(act('B', 'weighed').refused.value).toBe(true)
+    expect(act('B', 'factory').refused.value).toBe(false)
+    expect(act('A', 'factory', false).reasons.value).toEqual([])
+  })
+
+  it('is kept as it was done where nobody can be asked', () => {
+    useMachine().view = machineWith({ openings })
+    useMachine().reachable = false
+    const one = act('A', 'factory')
+    expect([one.unsure.value, one.refused.value, one.reasons.value]).toEqual([true, false, ['Tight first.']])
   })
 })
 

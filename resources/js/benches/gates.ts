@@ -6,6 +6,7 @@ import {
   joints,
   liftDay,
   oil,
+  openValves,
   orderSheet,
   orphanLoad,
   partFailed,
@@ -91,7 +92,7 @@ export const GATES: Record<number, Tab[]> = {
     NOTE,
   ],
   5: [of(hold), NOTE],
-  6: [of(decay), of(pullDown), of(water), of(pullTime), NOTE],
+  6: [of(decay), of(pullDown), of(water), of(pullTime), of(openValves), NOTE],
   7: [
     of(supply),
     of(rotation),

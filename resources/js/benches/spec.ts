@@ -47,6 +47,8 @@ export type BenchSpec = {
   explains?: string
   /** A sketch that is one of a kind; without one the verdict's own drawing is painted. */
   sketch?: Component
+  /** No reading but something that is done: it has a button of its own, and is refused until what must hold holds. */
+  act?: boolean
   /** Its drawing is to scale, or a curve: it has half of the width, also before there is anything to be drawn. */
   scaled?: boolean
   /** The sketch is a list that goes on living: it never stands there pale. */

@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { defineComponent, h, ref, type Component } from 'vue'
 import type { CheckView, Drawing, MachineView, SessionView, TapeEntry } from '@/api/client'
 import { provideBench } from '@/benches/bench'
-import { draftOf } from '@/benches/entered'
+import { draftOf, inputOf } from '@/benches/entered'
 import { i18n } from '@/i18n'
 import { useSigns } from '@/lib/reading'
 import { useMachine } from '@/stores/machine'
@@ -329,6 +329,25 @@ describe('the boards of a circuit', () => {
     ])
     await valves.find('button').trigger('click')
     expect(draft.value.values).toMatchObject({ name: 'liquid', kind: 'service_liquid', state: 'shut' })
+  })
+  it('show a valve open from when the charge was let in through it, and closed when it was closed later', () => {
+    const { board: valves } = board(ValveBoard, 'entry.valve', [
+      entry(4, 'entry.valve', { name: 'suction', kind: 'service_suction', state: 'shut' }),
+      entry(3, 'entry.open_valves', { valves: [{ name: 'liquid', turns: 6 }, { name: 'suction' }] }),
+      entry(2, 'entry.valve', { name: 'liquid', kind: 'service_liquid', state: 'shut' }),
+    ])
+    expect(valves.findAll('b').map((one) => one.text())).toEqual(['liquid', 'suction'])
+    expect(valves.findAll('.handle').map((one) => numbers(one.attributes('transform'))[0])).toEqual([0, 90])
+    expect(valves.text()).toContain('6 turns')
+  })
+  it('put a valve once among those that are opened', async () => {
+    const { board: valves, draft } = board(ValveBoard, 'entry.open_valves', [
+      entry(1, 'entry.valve', { name: 'liquid', kind: 'service_liquid', state: 'shut' }),
+    ])
+    await valves.find('button').trigger('click')
+    await valves.find('button').trigger('click')
+    const view = CHECKS.find((one) => one.id === 'entry.open_valves')!
+    expect(inputOf(view, {}, draft.value)).toEqual({ valves: [{ name: 'liquid' }] })
   })
   it('put joints in their order, not in the order they were written', () => {
     const { board: joints } = board(JointBoard, 'entry.joint', [

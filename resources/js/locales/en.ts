@@ -144,6 +144,7 @@ export default {
     liftDay: 'Lift day',
     orderSheet: 'Order sheet',
     valves: 'Valves',
+    openValves: 'Opening the valves',
     orphanLoad: 'Other loads',
     oil: 'Oil',
     partFailed: 'Failed part',
@@ -343,6 +344,7 @@ export default {
     lockedOut: 'Locked out again {time}. Go down the list again before the next start.',
     started: 'Started {time}.',
   },
+  opening: { shut: 'Not yet: the valves stay closed.', press: 'Opening the valves now' },
   start: {
     press: 'Starting it now',
     shut: 'Not ready to start:',

@@ -1,7 +1,7 @@
 import { markRaw } from 'vue'
 import JointBoard from '@/drawings/JointBoard.vue'
 import ValveBoard from '@/drawings/ValveBoard.vue'
-import { type BenchSpec, figure, grid, words } from '../spec'
+import { type BenchSpec, figure, grid, table, words } from '../spec'
 
 /** What a supplier asks of the old unit before the new one is built. */
 export const orderSheet: BenchSpec = {
@@ -54,6 +54,20 @@ export const valves: BenchSpec = {
   sketch: markRaw(ValveBoard),
   board: true,
   rows: [figure('name'), words('kind'), words('state'), figure('turns'), words('cap'), figure('moved_to')],
+}
+
+/** Refrigerant is let into a circuit: refused until it holds and is dry. */
+export const openValves: BenchSpec = {
+  id: 'openValves',
+  parts: [{ check: 'entry.open_valves', subject: 'circuit' }],
+  sketch: markRaw(ValveBoard),
+  board: true,
+  act: true,
+  rows: [
+    words('released'),
+    table('valves', ['name', 'turns'], { grows: true, starts: true }),
+    words('bubbled'),
+  ],
 }
 
 /** A compressor's oil, out and in. */

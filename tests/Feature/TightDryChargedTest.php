@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Machine;
+use App\Models\User;
+use App\Support\CurrentCompany;
+use App\Support\Role;
+use Illuminate\Testing\TestResponse;
+
+/** From nitrogen in to the charge: what waits, what carries on, and when the valves may be opened. */
+final class TightDryChargedTest extends FeatureTestCase
+{
+    private const EVENING = ['pressure' => '240 psig', 'temperature' => '74 degF', 'at' => '2026-03-02T17:40-07:00'];
+    private const MORNING = ['pressure' => '233.5 psig', 'temperature' => '61 degF', 'at' => '2026-03-03T07:10-07:00'];
+    private const HOLD = ['lowest_design_pressure' => '300 psig', 'altitude' => '5280 ft', 'source_off' => true, 'bubbles' => 'done', 'uneven' => false];
+    private const STEADY = ['gauge_at' => 'far_end', 'ambient' => '60 degF'];
+
+    private User $starter;
+    private Machine $machine;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->starter = $this->person(Role::Starter);
+        $this->machine = $this->machine($this->starter);
+        $this->fact('circuit_opened');
+    }
+
+    public function testAHoldThatIsOnlyStartedRunsAsAClockAndIsFoundAgainInTheMorning(): void
+    {
+        $begun = $this->about('tight.hold', ['start' => self::EVENING] + self::HOLD)->assertCreated();
+        self::assertSame([['pressure_hold', 60]], $this->clocks());
+        $carried = $begun->json('machine.prefill')['tight.hold']['circuit:A'];
+        self::assertEquals(self::EVENING, $carried['start']);
+        self::assertTrue($carried['source_off']);
+        self::assertArrayNotHasKey('end', $carried);
+
+        $this->about('tight.hold', ['start' => self::EVENING, 'end' => self::MORNING] + self::HOLD)->assertCreated();
+        self::assertSame('clear', $this->newest('tight.hold')['status']);
+        self::assertSame([], $this->clocks(), 'read to its end, nothing is waited for');
+        $next = $this->about('tight.hold', ['start' => self::EVENING] + self::HOLD)->assertCreated()->json('machine.prefill');
+        self::assertArrayHasKey('start', $next['tight.hold']['circuit:A']);
+    }
+
+    public function testAHoldReadTooSoonWaitsForWhatIsLeft(): void
+    {
+        $soon = ['pressure' => '240 psig', 'temperature' => '74 degF', 'at' => '2026-03-02T18:05-07:00'];
+        $this->about('tight.hold', ['start' => self::EVENING, 'end' => $soon] + self::HOLD)->assertCreated();
+        self::assertSame('open', $this->newest('tight.hold')['status']);
+        self::assertSame([['pressure_hold', 35]], $this->clocks());
+    }
+
+    public function testUnderNitrogenNoCircuitStandsOpen(): void
+    {
+        $this->write($this->starter, "machines/{$this->machine->id}/put-back", ['kind' => 'circuit_open', 'where' => 'circuit A'])->assertCreated();
+        $held = $this->about('tight.hold', ['start' => self::EVENING] + self::HOLD)->assertCreated();
+        self::assertSame([true], array_column($held->json('machine.putBack'), 'closed'));
+    }
+
+    public function testADecayCarriesItsReadingsOnUntilItIsReadToItsEnd(): void
+    {
+        $points = fn (int ...$at): array => array_map(fn (int $minute): array => ['minutes' => $minute, 'micron' => 310 + $minute], $at);
+        $half = $this->about('dry.decay', ['readings' => $points(0, 1, 2, 3, 4, 5, 6, 7)] + self::STEADY)->assertCreated();
+        self::assertSame('open', $this->newest('dry.decay')['status']);
+        self::assertSame([['decay', 3]], $this->clocks());
+        self::assertCount(8, $half->json('machine.prefill')['dry.decay']['circuit:A']['readings']);
+        $whole = $this->about('dry.decay', ['readings' => $points(0, 1, 2, 3, 4, 5, 6, 7, 9, 11, 13, 16)] + self::STEADY)->assertCreated();
+        self::assertSame('clear', $this->newest('dry.decay')['status']);
+        self::assertSame([], $this->clocks());
+        self::assertArrayNotHasKey('readings', $whole->json('machine.prefill')['dry.decay']['circuit:A'] ?? []);
+    }
+
+    public function testTheValvesStayClosedUntilItHoldsAndIsDry(): void
+    {
+        $open = ['released' => 'weighed', 'valves' => [['name' => 'liquid', 'turns' => 6], ['name' => 'suction']]];
+        $this->about('entry.valve', ['name' => 'liquid', 'kind' => 'service_liquid', 'state' => 'shut'])->assertCreated();
+        $reasons = [
+            'Before the valves are opened: do the pressure test (circuit A).',
+            'Before the valves are opened: do the vacuum decay test (circuit A).',
+            'Before the valves are opened: enter the cylinder the charge comes from in the refrigerant account.',
+        ];
+        $before = $this->machine->refresh()->last_at;
+        $this->about('entry.open_valves', $open)->assertStatus(409)->assertJsonPath('reasons', $reasons);
+        self::assertSame($before, $this->machine->refresh()->last_at, 'nothing is written');
+
+        $this->about('tight.hold', ['start' => self::EVENING, 'end' => self::MORNING] + self::HOLD)->assertCreated();
+        $points = array_map(fn (int $minute): array => ['minutes' => $minute, 'micron' => 310 + $minute], range(0, 20));
+        $dry = $this->about('dry.decay', ['readings' => $points] + self::STEADY)->assertCreated();
+        $dry->assertJsonPath('machine.openings.0', ['circuit' => 'A', 'reasons' => [], 'weighed' => [$reasons[2]]]);
+        $this->about('entry.open_valves', $open)->assertStatus(409)->assertJsonPath('reasons', [$reasons[2]]);
+        $factory = $this->about('entry.open_valves', ['released' => 'factory'] + $open)->assertCreated();
+        self::assertSame([true], array_column($factory->json('machine.putBack'), 'closed'), 'the closed valve is back');
+
+        $this->record($this->starter, $this->machine, 'refrigerant.account', ['entries' => [['kind' => 'charged', 'cylinder' => 'V-2', 'start' => '400 oz', 'end' => '300 oz']]])->assertCreated();
+        $this->about('entry.open_valves', $open)->assertCreated();
+        self::assertSame([], $this->newest('entry.open_valves')['outOfOrder']);
+    }
+
+    public function testOpenedBeforeItsTimeWithoutSignalItIsKeptAndMarked(): void
+    {
+        $path = "machines/{$this->machine->id}/checks/entry.open_valves";
+        $kept = $this->write($this->starter, $path, ['subject' => 'circuit:A', 'unchecked' => true, 'input' => ['released' => 'factory', 'valves' => [['name' => 'liquid']]]])->assertCreated();
+        $kept->assertJsonPath('machine.tape.0.outOfOrder', [5, 6]);
+    }
+
+    /** @param array<string, mixed> $input */
+    private function about(string $check, array $input): TestResponse
+    {
+        return $this->record($this->starter, $this->machine, $check, $input, 'circuit:A');
+    }
+
+    /** @return array<string, mixed> the newest entry of a check on the tape */
+    private function newest(string $check): array
+    {
+        app(CurrentCompany::class)->set(null);
+        $tape = $this->actingAs($this->starter)->getJson("/api/v1/machines/{$this->machine->id}")->assertOk()->json('tape');
+
+        return array_values(array_filter($tape, fn (array $one): bool => $one['check'] === $check))[0];
+    }
+
+    private function fact(string $fact): void
+    {
+        app(CurrentCompany::class)->as($this->starter->company_id, fn () => $this->machine->job->update(['facts' => [$fact]]));
+    }
+
+    /** @return list<array{string, int}> kind and minutes of what runs */
+    private function clocks(): array
+    {
+        $running = $this->actingAs($this->starter)->getJson('/api/v1/clocks')->assertOk()->json('clocks');
+
+        return array_map(
+            fn (array $clock): array => [$clock['kind'], (int) round((strtotime($clock['endsAt']) - strtotime($clock['startedAt'])) / 60)],
+            array_values(array_filter($running, fn (array $clock): bool => $clock['putBack'] === null)),
+        );
+    }
+}

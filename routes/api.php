@@ -9,6 +9,7 @@ use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JudgeController;
+use App\Http\Controllers\LoggerController;
 use App\Http\Controllers\MachineController;
 use App\Http\Controllers\OfficeController;
 use App\Http\Controllers\OwnerController;
@@ -48,6 +49,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::patch('me', [SessionController::class, 'prefer'])->middleware('whose');
     Route::get('checks', [JudgeController::class, 'index']);
     Route::post('judge/{check}', [JudgeController::class, 'judge']);
+    Route::post('logger/{check}/{list}', [LoggerController::class, 'read'])->middleware('role:record');
     Route::get('today', [TodayController::class, 'show']);
     Route::get('machines/{machine}', [MachineController::class, 'show']);
     Route::get('machines/{machine}/locks', [MachineController::class, 'locks']);
@@ -122,6 +124,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('people/links/{invitation}/withdraw', [PeopleController::class, 'withdraw'])->middleware('role:people');
         Route::post('company', [CompanyController::class, 'update'])->middleware('role:people');
         Route::post('instruments', [InstrumentController::class, 'store'])->middleware('role:instruments');
+        Route::post('instruments/{instrument}/logger', [LoggerController::class, 'remember'])->middleware('role:record');
         Route::post('instruments/{instrument}', [InstrumentController::class, 'update'])->middleware('role:instruments');
     });
 });

@@ -87,7 +87,7 @@ final class RecordCheck
             'place' => $place,
             'supersedes' => $given->supersedes,
             'reason' => $given->reason,
-            'details' => $this->instrument($given->instrumentId, $stamp) + ($reasons === [] ? [] : ['reasons' => $reasons]),
+            'details' => $this->instrument($given->instrumentId, $stamp) + array_filter(['reasons' => $reasons, 'source' => $given->source], fn (mixed $told): bool => $told !== [] && $told !== ''),
             'out_of_order' => $shut === [] ? $this->tooEarly($locked, $given, $isLate ? $place->at : null) : $shut,
         ]);
         $this->keepVerdict($locked->loadMissing('job'), $entry, $given, $raw, $verdict, $units);

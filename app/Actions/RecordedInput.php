@@ -16,6 +16,8 @@ final readonly class RecordedInput
         public string $reason = '',
         /** It was done without being asked first: no signal, or a write still waiting. */
         public bool $unchecked = false,
+        /** The file the readings come from, where they were not typed. */
+        public string $source = '',
     ) {
     }
 }

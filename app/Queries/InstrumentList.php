@@ -24,6 +24,7 @@ final class InstrumentList
             $i->accuracy,
             $i->calibration_due?->toDateString() ?? '',
             $i->isOverdue($now),
+            $i->logger === null ? null : (object) $i->logger,
         ))->all());
     }
 }

@@ -31,7 +31,7 @@ final class RecordSheet
         $rows = $this->tape->rows($machine->id);
         $putBack = $this->tape->putBack(new Collection([$machine]), false);
         $standing = $this->standings->fromTape($machine, $rows, $putBack);
-        $evidence = $this->evidence($machine, $rows);
+        $evidence = $this->evidence($machine, $rows, false);
 
         return new RecordView(
             company: $company->name,
@@ -56,7 +56,7 @@ final class RecordSheet
             putBack: $putBack,
             evidence: $evidence,
             people: array_values(array_unique(array_map(fn (TapeEntry $e): string => $e->who, $evidence))),
-            readings: array_sum(array_map(fn (TapeEntry $e): int => count($e->readings), $evidence)),
+            readings: array_sum(array_map(fn (TapeEntry $e): int => $e->readingsInAll, $evidence)),
             verdicts: count(array_filter($evidence, fn (TapeEntry $e): bool => $e->kind === 'check')),
             items: JobParts::items($standing->tape),
             partsOut: JobParts::out($standing->tape),
@@ -78,9 +78,9 @@ final class RecordSheet
      * @param \Illuminate\Support\Collection<int, \stdClass>|null $rows of the tape, where they were read already
      * @return list<TapeEntry>
      */
-    public function evidence(Machine $machine, ?\Illuminate\Support\Collection $rows = null): array
+    public function evidence(Machine $machine, ?\Illuminate\Support\Collection $rows = null, bool $isWhole = true): array
     {
-        return array_reverse($this->tape->entries($machine->id, $rows ?? $this->tape->rows($machine->id), $this->tape->doubts($machine->id), true));
+        return array_reverse($this->tape->entries($machine->id, $rows ?? $this->tape->rows($machine->id), $this->tape->doubts($machine->id), true, $isWhole));
     }
 
     /**
@@ -113,7 +113,7 @@ final class RecordSheet
      */
     private static function instruments(\Illuminate\Support\Collection $rows, array $evidence): array
     {
-        $counts = array_column(array_map(fn (TapeEntry $e): array => [$e->at, count($e->readings)], $evidence), 1, 0);
+        $counts = array_column(array_map(fn (TapeEntry $e): array => [$e->at, $e->readingsInAll], $evidence), 1, 0);
         $used = [];
         foreach ($rows as $row) {
             $tool = json_decode($row->details, true)['instrument'] ?? null;

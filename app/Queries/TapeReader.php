@@ -22,6 +22,9 @@ use IronStart\Core\Wording\Speaker;
 /** Reads a machine's tape, newest first, and its put-back list. */
 final class TapeReader
 {
+    /** Items of one list from which on it is a series, and how many of each end are told. */
+    private const SERIES = 12;
+    private const ENDS = 3;
     private const MINUTES_A_DAY = 1_440;
 
     public function __construct(private readonly ConnectionInterface $db, private readonly Phrases $phrases, private readonly Speaker $speaker, private readonly ToldReader $told)
@@ -61,9 +64,10 @@ final class TapeReader
      * @param Collection<int, \stdClass> $rows
      * @param Collection<int, \stdClass> $doubts
      * @param bool $isTold what was answered and chosen is told in words too
+     * @param bool $isWhole every reading of a long series too
      * @return list<TapeEntry> newest first
      */
-    public function entries(int $machineId, Collection $rows, Collection $doubts, bool $isTold = false): array
+    public function entries(int $machineId, Collection $rows, Collection $doubts, bool $isTold = false, bool $isWhole = false): array
     {
         $readings = $this->db->table('readings')->leftJoin('instruments', 'instruments.id', '=', 'readings.instrument_id')
             ->where('readings.company_id', app(\App\Support\CurrentCompany::class)->id())->where('readings.machine_id', $machineId)->orderBy('readings.id')
@@ -73,7 +77,8 @@ final class TapeReader
         $photos = $rows->where('kind', 'photo')->groupBy('about');
         $entries = [];
         foreach ($rows as $row) {
-            $tool = json_decode($row->details, true)['instrument'] ?? [];
+            $details = json_decode($row->details, true);
+            $tool = $details['instrument'] ?? [];
             $said = json_decode($row->said ?? '{}', true);
             $read = $readings[$row->at] ?? collect();
             $input = json_decode($row->input ?? '{}', true);
@@ -93,11 +98,13 @@ final class TapeReader
                 because: $said['because'] ?? [],
                 next: $said['next'] ?? [],
                 basis: $said['basis'] ?? [],
-                readings: $read->map(fn (\stdClass $r): ReadingView => new ReadingView($r->path, $this->label($r->check, $r->path, $input), (float) $r->value_read, $r->unit_read, (float) $r->value, $r->unit))->values()->all(),
+                readings: ($isWhole ? $read : self::shortened($read))->map(fn (\stdClass $r): ReadingView => new ReadingView($r->path, $this->label($r->check, $r->path, $input), (float) $r->value_read, $r->unit_read, (float) $r->value, $r->unit))->values()->all(),
+                readingsInAll: $read->count(),
                 input: (object) $input,
                 instrument: (string) ($read->first()->instrument ?? ''),
                 instrumentDue: $tool['calibration_due'] ?? '',
                 instrumentOverdue: $tool['overdue'] ?? false,
+                source: (string) ($details['source'] ?? ''),
                 suspect: (string) ($doubted[$row->at] ?? ''),
                 supersededBy: $superseded[$row->at] ?? null,
                 outOfOrder: json_decode($row->out_of_order, true),
@@ -114,6 +121,32 @@ final class TapeReader
         }
 
         return array_reverse($entries);
+    }
+
+    /**
+     * Of a long series only its ends are told one by one: it is drawn, and stands whole in the entry's input, in the record
+     * file and in the readings as CSV.
+     *
+     * @param Collection<int, \stdClass> $readings
+     * @return Collection<int, \stdClass>
+     */
+    private static function shortened(Collection $readings): Collection
+    {
+        if ($readings->count() <= self::SERIES) {
+            return $readings;
+        }
+        $place = fn (\stdClass $r): array => preg_match('/^(\w+)\.(\d+)\./', $r->path, $at) === 1 ? [$at[1], (int) $at[2]] : ['', 0];
+        $last = [];
+        foreach ($readings as $reading) {
+            [$list, $i] = $place($reading);
+            $last[$list] = max($last[$list] ?? 0, $i);
+        }
+
+        return $readings->filter(function (\stdClass $reading) use ($place, $last): bool {
+            [$list, $i] = $place($reading);
+
+            return $last[$list] < self::SERIES || $i < self::ENDS || $i > $last[$list] - self::ENDS;
+        });
     }
 
     /**

@@ -101,6 +101,12 @@ final class Refusal extends \RuntimeException
         return new self(Reason::AlreadyDone, $detail, $sides);
     }
 
+    /** What was given can't be, said in a sentence that needs no more. */
+    public static function told(string $field, string $sentence): self
+    {
+        return new self(Reason::BadInput, $sentence, ['field' => $field]);
+    }
+
     public static function tooLarge(string $detail): self
     {
         return new self(Reason::TooLarge, $detail);

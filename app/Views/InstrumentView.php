@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** A measuring instrument, and whether its calibration is overdue. */
-#[OA\Schema(required: ['id', 'name', 'kind', 'serial', 'accuracy', 'due', 'overdue'])]
+#[OA\Schema(required: ['id', 'name', 'kind', 'serial', 'accuracy', 'due', 'overdue', 'logger'])]
 final readonly class InstrumentView
 {
     public function __construct(
@@ -25,6 +25,9 @@ final readonly class InstrumentView
         public string $due,
         #[OA\Property()]
         public bool $overdue,
+        /** What the columns of its files are, where one was read. */
+        #[OA\Property(type: 'object', nullable: true, additionalProperties: true)]
+        public ?object $logger,
     ) {
     }
 }

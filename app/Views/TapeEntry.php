@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** One line of a machine's tape. */
-#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos', 'values', 'drawing', 'told', 'mayPhoto'])]
+#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'readingsInAll', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'source', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos', 'values', 'drawing', 'told', 'mayPhoto'])]
 final readonly class TapeEntry
 {
     /**
@@ -52,6 +52,8 @@ final readonly class TapeEntry
         public array $basis,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReadingView::class))]
         public array $readings,
+        #[OA\Property()]
+        public int $readingsInAll,
         #[OA\Property(type: 'object', additionalProperties: true)]
         public object $input,
         #[OA\Property()]
@@ -60,6 +62,9 @@ final readonly class TapeEntry
         public string $instrumentDue,
         #[OA\Property()]
         public bool $instrumentOverdue,
+        /** The file the readings come from; '' where they were typed. */
+        #[OA\Property()]
+        public string $source,
         #[OA\Property()]
         public string $suspect,
         #[OA\Property()]

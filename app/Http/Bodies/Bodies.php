@@ -18,6 +18,7 @@ final class Bodies
     private const TEXT = 500;
     private const NAME = 120;
     private const NOTE = 2000;
+    private const SOURCE = 240;
     private const DAY = 10;
     private const EMAIL = 255;
     private const PASSWORD = 400;
@@ -65,8 +66,9 @@ final class Bodies
             'setActive' => [Field::flag('active')->structural()],
             'readLink' => [$must('token', self::TOKEN)],
             'join' => [$must('token', self::TOKEN), $must('password', self::PASSWORD)],
-            'record' => [...self::reading(), Field::count('instrument', 1), Field::text('reason', self::TEXT), Field::flag('unchecked')],
-            'recordTogether' => [Field::items('parts', $must('check', 40), ...self::reading())->structural(), Field::count('instrument', 1), Field::text('reason', self::TEXT), Field::flag('unchecked')],
+            'record' => [...self::reading(), Field::count('instrument', 1), Field::text('reason', self::TEXT), Field::text('source', self::SOURCE), Field::flag('unchecked')],
+            'recordTogether' => [Field::items('parts', $must('check', 40), ...self::reading())->structural(), Field::count('instrument', 1), Field::text('reason', self::TEXT), Field::text('source', self::SOURCE), Field::flag('unchecked')],
+            'rememberLogger' => [Field::raw('mapping')],
             'start' => [Field::flag('unchecked')],
             'note' => [$must('text', self::NOTE), Field::count('gate', 1, 12)],
             'doubt' => [Field::count('at', 1)->structural(), $must('reason')],

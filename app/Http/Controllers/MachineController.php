@@ -160,6 +160,6 @@ final class MachineController
             throw Refusal::field('instrument', $instrument, 'one of the company\'s instruments');
         }
 
-        return new RecordedInput($check, trim($subject) === '' ? 'machine' : trim($subject), AsPrinted::input($input) ?? new \stdClass(), $instrument, $supersedes, $body->text('reason'), $body->flag('unchecked'));
+        return new RecordedInput($check, trim($subject) === '' ? 'machine' : trim($subject), AsPrinted::input($input) ?? new \stdClass(), $instrument, $supersedes, $body->text('reason'), $body->flag('unchecked'), $body->text('source'));
     }
 }

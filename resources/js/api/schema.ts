@@ -342,6 +342,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/logger/{check}/{list}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readLogger"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/instruments/{instrument}/logger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Remembered with the instrument: its next file is read the same way. */
+        post: operations["rememberLogger"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}": {
         parameters: {
             query?: never;
@@ -1407,6 +1440,7 @@ export interface components {
         };
         /** @description A measuring instrument, and whether its calibration is overdue. */
         InstrumentView: {
+            /** @description What the columns of its files are, where one was read. */
             id: number;
             name: string;
             kind: string;
@@ -1414,6 +1448,9 @@ export interface components {
             accuracy: string;
             due: string;
             overdue: boolean;
+            logger: {
+                [key: string]: unknown;
+            } | null;
         };
         /** @description The instruments of the company. */
         InstrumentsView: {
@@ -1477,6 +1514,35 @@ export interface components {
             name: string;
             place: string;
             locks: components["schemas"]["PutBackView"][];
+        };
+        /** @description What was read of a logger's file, with everything about it that is not plain. */
+        LoggerReadView: {
+            /** @description Seconds that most readings lie apart. */
+            total: number;
+            used: number;
+            /** Format: float */
+            minutes: number;
+            startsAt: string;
+            /** Format: float */
+            every: number;
+            gaps: string[];
+            unread: string[];
+            unreadCount: number;
+            duplicates: number;
+            blanks: number;
+            midnights: number;
+            whole: number[][];
+            points: {
+                [key: string]: unknown;
+            }[];
+        };
+        /** @description A logger's file as it looks, what its columns seem to be, and what was read of it. */
+        LoggerView: {
+            top: string[][];
+            mapping: {
+                [key: string]: unknown;
+            };
+            read: components["schemas"]["LoggerReadView"] | null;
         };
         MachineInput: {
             /** @description What the plate of a machine says. */
@@ -1849,12 +1915,14 @@ export interface components {
             next: string[];
             basis: string[];
             readings: components["schemas"]["ReadingView"][];
+            readingsInAll: number;
             input: {
                 [key: string]: unknown;
             };
             instrument: string;
             instrumentDue: string;
             instrumentOverdue: boolean;
+            source: string;
             suspect: string;
             supersededBy: number | null;
             outOfOrder: number[];
@@ -2718,6 +2786,81 @@ export interface operations {
             };
         };
     };
+    readLogger: {
+        parameters: {
+            query?: {
+                /** @description What the columns are, as JSON; without it the file is only looked at */
+                mapping?: string;
+                /** @description min from the first reading */
+                from?: number;
+                /** @description min from the first reading */
+                to?: number;
+            };
+            header?: never;
+            path: {
+                check: string;
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description What is in it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoggerView"];
+                };
+            };
+            /** @description It can't be read so */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    rememberLogger: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
+            };
+            path: {
+                instrument: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    mapping?: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description Remembered */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentsView"];
+                };
+            };
+        };
+    };
     machine: {
         parameters: {
             query?: never;
@@ -2793,6 +2936,7 @@ export interface operations {
                     supersedes?: number | null;
                     instrument?: number | null;
                     reason?: string;
+                    source?: string;
                     unchecked?: boolean;
                 };
             };
@@ -2833,6 +2977,7 @@ export interface operations {
                     }[];
                     instrument?: number | null;
                     reason?: string;
+                    source?: string;
                     unchecked?: boolean;
                 };
             };

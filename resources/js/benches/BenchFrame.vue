@@ -339,6 +339,7 @@ async function record() {
   const beside = {
     ...(instrument.value === undefined ? {} : { instrument: instrument.value }),
     ...(reason.value === '' ? {} : { reason: reason.value }),
+    ...(draft.value.source === undefined ? {} : { source: draft.value.source }),
     ...(props.spec.act && opening.unsure.value ? { unchecked: true } : {}),
   }
   const said = { label: views.value[0]?.short ?? props.spec.id, words: leads.value?.headline ?? '' }
@@ -563,6 +564,10 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
 .left,
 .right {
   min-width: 0;
+}
+.right {
+  /* What only a screen reader hears scrolls with its row, not with the page. */
+  position: relative;
 }
 .left {
   position: sticky;

@@ -13,6 +13,8 @@ export type Draft = {
   about?: string
   values: Record<string, Entered>
   rows: Record<string, string[]>
+  /** The file its readings come from. */
+  source?: string
   /** The sheet's figures stand open, to be typed over. */
   otherPlate: boolean
 }

@@ -25,6 +25,9 @@ export type Row =
       starts: boolean
       /** What is not asked of an item is not sent with it. */
       strict: boolean
+      /** A logger's file may be read into it; `ends` are the groups its first and last reading stand in. */
+      file: boolean
+      ends: string[]
       of?: (item: Item) => boolean
     }
   | { row: 'walked' }
@@ -83,6 +86,8 @@ export const table = (
     grows?: boolean
     starts?: boolean
     strict?: boolean
+    file?: boolean
+    ends?: string[]
     of?: (item: Item) => boolean
   } = {},
 ): Row => ({
@@ -93,6 +98,8 @@ export const table = (
   grows: more.grows ?? false,
   starts: more.starts ?? false,
   strict: more.strict ?? false,
+  file: more.file ?? false,
+  ends: more.ends ?? [],
   ...(more.of === undefined ? {} : { of: more.of }),
 })
 

@@ -13,6 +13,7 @@ const props = defineProps<{
   send: () => Promise<unknown>
   /** It goes on with the work, rather than against a stop. */
   forge?: boolean
+  wide?: boolean
 }>()
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
@@ -32,7 +33,7 @@ async function put() {
 </script>
 
 <template>
-  <ElDialog v-model="open" :title="title" width="min(500px, 94vw)">
+  <ElDialog v-model="open" :title="title" :width="wide ? 'min(760px, 94vw)' : 'min(500px, 94vw)'">
     <form @submit.prevent="put">
       <slot />
       <BothSides v-if="problem" :problem="problem" />

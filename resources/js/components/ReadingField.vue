@@ -160,7 +160,12 @@ button.unit {
 }
 .compact .figure {
   height: 46px;
+  padding-left: 4px;
+  font-size: 28px;
   line-height: 46px;
+}
+.compact .unit {
+  font-size: 14.5px;
 }
 .compact label {
   font-size: 14.5px;

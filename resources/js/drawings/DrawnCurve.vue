@@ -12,6 +12,8 @@ const HEIGHT = 260
 const LEFT = 46
 const FOOT = 34
 const TOP = 16
+/** Points more than these run into one line. */
+const DOTTED = 40
 const fit = computed(() => props.drawing.fit ?? [])
 const band = computed(() => props.drawing.band ?? [])
 const across = computed(() => props.drawing.across ?? 'min')
@@ -108,7 +110,7 @@ const told = computed(() =>
       :key="i"
       :cx="x(p[0])"
       :cy="y(p[1])"
-      r="4"
+      :r="drawing.points.length > DOTTED ? 1.8 : 4"
       :class="{ before: i < drawing.from }"
     />
     <text

@@ -12,6 +12,7 @@ type Recording = {
   instrument?: number
   supersedes?: number
   reason?: string
+  source?: string
 }
 /** What a write is called while it waits, and what it says. */
 type Said = { label: string; words: string }
@@ -74,7 +75,7 @@ export const useMachine = defineStore('machine', () => {
   /** What was read together goes as one write. */
   const recordTogether = (
     parts: { check: string; subject: string; input: Record<string, unknown>; supersedes?: number }[],
-    with_: { instrument?: number; reason?: string },
+    with_: { instrument?: number; reason?: string; source?: string },
     said: Said,
   ) => write('checks', { parts, ...with_ }, said)
   /** Without signal, or with readings still waiting, nobody can know what stands in the way: it is kept as pressed. */

@@ -1,6 +1,6 @@
 import { type BenchSpec, figure, grid, table, words } from '../spec'
 
-const readings = table('readings', ['minutes', 'micron'], { grows: true, starts: true })
+const readings = table('readings', ['minutes', 'micron'], { grows: true, starts: true, file: true })
 
 /** A pull-down as it goes, on a logarithmic scale, carried on to where it will be down. */
 export const pullDown: BenchSpec = {

@@ -15,7 +15,7 @@ export const hold: BenchSpec = {
     words('bubbles'),
     words('uneven'),
     grid(['target_pressure', 'minimum_hold'], 2),
-    table('points', ['pressure', 'temperature', 'at'], { grows: true }),
+    table('points', ['pressure', 'temperature', 'at'], { grows: true, file: true, ends: ['start', 'end'] }),
     grid(['volume', 'ambient'], 2),
   ],
 }

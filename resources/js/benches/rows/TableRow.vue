@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed, onMounted } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
 import { useBench } from '../bench'
 import { isTyped, keyOf, keysOf, listsOf, valueAt } from '../entered'
 import type { Column, Item, Row } from '../spec'
+import LoggerDialog from '../logger/LoggerDialog.vue'
+import { fill, set, type LoggerRead, type Mapping } from '../logger/logger'
 import FieldCell from './FieldCell.vue'
 
 /** A table by part: a block each, with the figures its sheet gives under its name; grown by hand where it may. */
@@ -51,6 +53,16 @@ function typedOf(name: string): Item {
 }
 const shown = computed(() =>
   keys.value.filter((name) => added(name) || props.of.of?.(itemOf(name)) !== false),
+)
+/** Of a long series only its ends stand there to be typed in, until all of it is wanted. */
+const SERIES = 16
+const ENDS = 3
+const whole = ref(false)
+const folded = computed(() =>
+  whole.value || shown.value.length <= SERIES ? 0 : shown.value.length - 2 * ENDS,
+)
+const parts = computed(() =>
+  folded.value === 0 ? shown.value : [...shown.value.slice(0, ENDS), ...shown.value.slice(-ENDS)],
 )
 const others = computed(() => keys.value.filter((name) => !shown.value.includes(name)))
 
@@ -127,19 +139,49 @@ function take(name: string) {
   for (const place of Object.keys(draft.values))
     if (place.startsWith(at(name, ''))) delete draft.values[place]
 }
+/** All of a file's readings go at once. */
+function drop() {
+  const draft = bench.draft.value
+  for (const place of Object.keys(draft.values))
+    if (place.startsWith(`${props.of.list}.`)) delete draft.values[place]
+  draft.rows[props.of.list] = []
+  delete draft.source
+  whole.value = false
+}
+
+const importing = ref(false)
+function takeFile(points: LoggerRead['points'], mapping: Mapping, source: string) {
+  if (list.value === undefined) return
+  const draft = bench.draft.value
+  const ends = props.of.ends ?? []
+  const [first, last] = [points[0], points[points.length - 1]]
+  const between = ends.length > 0 ? points.slice(1, -1) : points
+  fill(draft, list.value, between, mapping, props.of.list)
+  for (const [end, point] of [[ends[0], first] as const, [ends[1], last] as const])
+    if (end !== undefined && point !== undefined) set(draft, list.value.fields, end, point, mapping)
+  draft.source = source
+  whole.value = false
+}
 const isUsed = (name: string) =>
   columnsOf(name).some((c) => isTyped(bench.draft.value.values[at(name, c.field.name)]))
 </script>
 
 <template>
   <div class="table">
+    <p v-if="bench.draft.value.source && of.file" class="others">
+      {{ t('logger.fromFile', { source: bench.draft.value.source }) }}
+      <button type="button" class="press small" @click="drop">{{ t('logger.drop') }}</button>
+    </p>
     <div
-      v-for="name in shown"
+      v-for="(name, i) in parts"
       :key="name"
       class="part"
       role="group"
       :aria-label="added(name) ? list?.label : name"
     >
+      <button v-if="folded > 0 && i === ENDS" type="button" class="folded" @click="whole = true">
+        {{ t('logger.folded', folded) }}
+      </button>
       <p class="name">
         <template v-if="!added(name)">{{ name }}</template>
         <template v-else-if="key === ''">{{ shown.indexOf(name) + 1 }}</template>
@@ -164,6 +206,10 @@ const isUsed = (name: string) =>
     <button v-if="of.grows || keys.every(added)" type="button" class="press small" @click="add">
       {{ t('bench.addRow', { what: list?.label.toLowerCase() ?? '' }) }}
     </button>
+    <template v-if="of.file && check && list">
+      <button type="button" class="press small" @click="importing = true">{{ t('logger.open') }}</button>
+      <LoggerDialog v-model="importing" :check="check.id" :list="list" @take="takeFile" />
+    </template>
   </div>
 </template>
 
@@ -226,7 +272,18 @@ small {
   color: var(--iron-soft);
 }
 .table > .press {
-  margin-top: 8px;
+  margin: 8px 8px 0 0;
+}
+.folded {
+  grid-column: 1 / -1;
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  text-align: left;
+  font-size: 15px;
+  color: var(--iron-soft);
+  text-decoration: underline;
 }
 @media (max-width: 640px) {
   .part {

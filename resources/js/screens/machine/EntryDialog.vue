@@ -81,6 +81,7 @@ function correct() {
           >)</template
         >
         <template v-if="entry.instrument"> · {{ t('tape.with', { instrument: entry.instrument }) }}</template>
+        <template v-if="entry.source"> · {{ t('tape.from', { source: entry.source }) }}</template>
       </p>
       <p v-if="entry.headline" class="headline">
         <StatusMark v-if="entry.status" :status="entry.status" :size="24" /> {{ entry.headline }}

@@ -178,6 +178,7 @@ function print() {
             }})</template
           >
           · {{ entry.who }}<template v-if="entry.instrument"> · {{ entry.instrument }}</template
+          ><template v-if="entry.source"> · {{ entry.source }}</template
           ><span v-if="entry.instrumentOverdue" class="overdue">
             ·
             {{

@@ -16,6 +16,7 @@ use App\Http\Controllers\OwnerController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\RecordController;
+use App\Http\Controllers\RefrigerantController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\TableController;
@@ -69,6 +70,9 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('sheets', [SheetController::class, 'index']);
     Route::get('sheets/{sheet}', [SheetController::class, 'show']);
     Route::get('sheets/{sheet}/versions/{version}.json', [SheetController::class, 'file']);
+    Route::get('refrigerants', [RefrigerantController::class, 'index']);
+    Route::get('refrigerants/{refrigerant}/pressures', [RefrigerantController::class, 'pressures']);
+    Route::get('refrigerants/{refrigerant}/pressures.csv', [RefrigerantController::class, 'file']);
     Route::get('search', [OfficeController::class, 'search']);
     Route::middleware('role:office')->group(function (): void {
         Route::get('sites', [OfficeController::class, 'sites']);
@@ -100,6 +104,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('machines/{machine}/ready', [CrewController::class, 'askReady'])->middleware('role:record');
         Route::post('machines/{machine}/ready/{asked}', [CrewController::class, 'answerReady'])->middleware('role:record');
         Route::post('machines/{machine}/facts', [JobController::class, 'fact'])->middleware('role:facts');
+        Route::post('machines/{machine}/sheet', [SheetController::class, 'add'])->middleware('role:office');
         Route::post('machines/{machine}/supply-work', [JobController::class, 'supplyWork'])->middleware('role:record');
         Route::post('machines/{machine}/parts-out', [JobController::class, 'partOut'])->middleware('role:disable');
         Route::post('machines/{machine}/parts-back', [JobController::class, 'partBack'])->middleware('role:disable');

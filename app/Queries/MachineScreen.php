@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Machine;
+use App\Models\SheetVersion;
 use App\Models\User;
 use App\Views\GateView;
 use App\Views\MachineView;
 use App\Views\MissingView;
 use App\Views\ReadyView;
+use App\Views\SheetOfUnitView;
 use Illuminate\Database\Eloquent\Collection;
 use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Gate\Gates;
@@ -59,6 +61,7 @@ final class MachineScreen
             startRefused: $standing->startRefused,
             startedAt: $start === null ? null : (int) $start->at,
             openings: $this->openings->of($machine, $standing, $past),
+            sheet: self::sheet($machine),
             prefill: (object) $this->prefill->of($machine, $reader, $past),
             instruments: $this->instruments->all(),
             news: $machine->last_at,
@@ -75,6 +78,13 @@ final class MachineScreen
             tooEarly: self::tooEarly($standing),
             cautions: (object) $this->reminders->all($machine, $putBack),
         );
+    }
+
+    private static function sheet(Machine $machine): ?SheetOfUnitView
+    {
+        $own = $machine->sheet;
+
+        return $own === null ? null : new SheetOfUnitView($own->sheet_id, (string) ($own->body['model'] ?? ''), $own->version, (int) SheetVersion::query()->where('sheet_id', $own->sheet_id)->max('version'));
     }
 
     /** @return list<string> */

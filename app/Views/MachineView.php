@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** All that the Machine screen needs. */
-#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'next', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'openings', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest', 'plate', 'fans', 'version', 'tooEarly', 'cautions'])]
+#[OA\Schema(required: ['id', 'name', 'place', 'serial', 'summary', 'history', 'site', 'job', 'jobType', 'status', 'current', 'next', 'gates', 'putBack', 'tape', 'startRefused', 'startedAt', 'openings', 'sheet', 'prefill', 'instruments', 'news', 'items', 'parts', 'partsOut', 'facts', 'ready', 'signOff', 'digest', 'plate', 'fans', 'version', 'tooEarly', 'cautions'])]
 final readonly class MachineView
 {
     /**
@@ -61,6 +61,8 @@ final readonly class MachineView
         public ?int $startedAt,
         #[OA\Property(type: 'array', items: new OA\Items(ref: OpeningView::class))]
         public array $openings,
+        #[OA\Property(nullable: true)]
+        public ?SheetOfUnitView $sheet,
         #[OA\Property(type: 'object', additionalProperties: true)]
         public object $prefill,
         #[OA\Property(type: 'array', items: new OA\Items(ref: InstrumentView::class))]

@@ -80,6 +80,12 @@ export const router = createRouter({
     },
     { path: '/shelf', name: 'shelf', component: () => import('@/screens/shelf/ShelfScreen.vue') },
     {
+      path: '/shelf/refrigerants/:name?',
+      name: 'refrigerants',
+      component: () => import('@/screens/shelf/RefrigerantsScreen.vue'),
+      props: (to: RouteLocationNormalized) => ({ name: String(to.params.name ?? '') }),
+    },
+    {
       path: '/shelf/new',
       name: 'sheet-new',
       component: () => import('@/screens/shelf/SheetScreen.vue'),

@@ -106,6 +106,24 @@ final class TightDryChargedTest extends FeatureTestCase
         $kept->assertJsonPath('machine.tape.0.outOfOrder', [5, 6]);
     }
 
+    public function testAFigureTheSheetLacksIsSavedFromTheBenchAsItsNextVersionAndTheUnitKeepsItsOwn(): void
+    {
+        $lead = $this->person(Role::Lead, \App\Models\Company::query()->findOrFail($this->starter->company_id));
+        $path = "machines/{$this->machine->id}/sheet";
+        $told = ['check' => 'charge.state', 'subject' => 'circuit:A', 'input' => ['min_superheat' => '6 delta_degF', 'target_subcooling' => '14 delta_degF', 'suction_pressure' => '118 psig']];
+        $kept = $this->write($lead, $path, $told)->assertCreated();
+        self::assertSame([2, 1], array_column($kept->json('versions'), 'version'));
+        $circuits = $kept->json('versions.0.body.circuits');
+        self::assertSame(['6 delta_degF', null], [$circuits[0]['min_superheat'], $circuits[1]['min_superheat'] ?? null]);
+        self::assertNotSame('14 delta_degF', $circuits[0]['target_subcooling'], 'what it says already is changed on the Shelf');
+        $this->write($lead, $path, $told)->assertStatus(409)->assertJsonPath('detail', 'Version 2 of the sheet has these figures already.');
+        app(CurrentCompany::class)->set(null);
+        $view = $this->actingAs($lead)->getJson("/api/v1/machines/{$this->machine->id}")->assertOk();
+        self::assertSame([1, 2], [$view->json('sheet.version'), $view->json('sheet.newest')]);
+        $this->write($this->starter, $path, $told)->assertForbidden();
+        $this->write($this->person(Role::Lead, \App\Models\Company::query()->create(['name' => 'Copper & Kettle', 'units' => 'us', 'time_zone' => 'UTC'])), $path, $told)->assertNotFound();
+    }
+
     /** @param array<string, mixed> $input */
     private function about(string $check, array $input): TestResponse
     {

@@ -68,6 +68,7 @@ final class Bodies
             'join' => [$must('token', self::TOKEN), $must('password', self::PASSWORD)],
             'record' => [...self::reading(), Field::count('instrument', 1), Field::text('reason', self::TEXT), Field::text('source', self::SOURCE), Field::flag('unchecked')],
             'recordTogether' => [Field::items('parts', $must('check', 40), ...self::reading())->structural(), Field::count('instrument', 1), Field::text('reason', self::TEXT), Field::text('source', self::SOURCE), Field::flag('unchecked')],
+            'addToSheet' => [$must('check', 40), $must('subject', self::NAME), Field::raw('input')],
             'rememberLogger' => [Field::raw('mapping')],
             'start' => [Field::flag('unchecked')],
             'note' => [$must('text', self::NOTE), Field::count('gate', 1, 12)],

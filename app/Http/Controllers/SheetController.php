@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AddToSheet;
 use App\Actions\KeepSheet;
+use App\Http\Bodies\AsPrinted;
+use App\Http\Bodies\Body;
+use App\Http\Bodies\Writes;
 use App\Http\Query;
+use App\Models\Machine;
 use App\Models\Sheet;
 use App\Models\SheetVersion;
 use App\Models\User;
@@ -49,6 +54,17 @@ final class SheetController
             throw Refusal::tooLarge('A sheet has at most 1 MB.');
         }
         $version = $action->keep($request->getContent(), $by, Query::whole($request, 'seen'));
+
+        return Reply::with($this->shelf->one(Sheet::query()->findOrFail($version->sheet_id)), 201);
+    }
+
+    /** What a bench was told and the sheet lacked, as its next version. */
+    #[Writes('/api/v1/machines/{machine}/sheet', 'addToSheet', 'sheets', 'Kept as another version', SheetView::class, also: [409 => 'There is nothing that it lacks'])]
+    public function add(Request $request, Machine $machine, AddToSheet $action, #[CurrentUser] User $by): JsonResponse
+    {
+        $body = Body::of($request, 'addToSheet');
+        $input = json_decode((string) json_encode(AsPrinted::input($body->raw('input'))), true);
+        $version = $action->add($machine, $by, $body->text('check'), $body->text('subject'), is_array($input) ? $input : []);
 
         return Reply::with($this->shelf->one(Sheet::query()->findOrFail($version->sheet_id)), 201);
     }

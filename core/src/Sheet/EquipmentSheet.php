@@ -17,6 +17,8 @@ final readonly class EquipmentSheet
     private const COMPRESSOR = 'compressor:';
     private const COMPRESSORS = ['scroll', 'screw', 'reciprocating'];
     /** A circuit that comes with one of these was opened, or will be, before it is charged. */
+    /** Figures that are worked out of others of the sheet: none is entered for them. */
+    private const WORKED_OUT = ['motors', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge'];
     private const SHIPS_OPEN = ['nitrogen', 'dry'];
 
     /** @param array<string, mixed> $body as the published schema has it */
@@ -42,6 +44,73 @@ final readonly class EquipmentSheet
         }
 
         return $input;
+    }
+
+    /**
+     * What was entered of figures this sheet says nothing about, by their path in it.
+     *
+     * @param list<Field> $fields
+     * @param array<mixed> $input as it was entered
+     * @return array<string, mixed>
+     */
+    public function lacking(array $fields, string $subject, array $input): array
+    {
+        $lacking = [];
+        foreach ($fields as $field) {
+            $given = $input[$field->name] ?? null;
+            if ($field->sheet !== '' && ! in_array($field->sheet, self::WORKED_OUT, true) && self::isGiven($given) && ! self::isGiven($this->figure($field->sheet, $subject))) {
+                $lacking[$field->sheet] = $given;
+            }
+        }
+
+        return $lacking;
+    }
+
+    /**
+     * The sheet with figures of a subject in it: those of a circuit or a compressor at that one, or at all where none is named.
+     *
+     * @param array<string, mixed> $figures by their path
+     * @return array<string, mixed>
+     */
+    public function with(array $figures, string $subject): array
+    {
+        $body = $this->body;
+        foreach ($figures as $path => $figure) {
+            [$head, $rest] = explode('.', $path, 2) + [1 => ''];
+            $isNamed = fn (string $of): \Closure => fn (array $row): bool => ! str_starts_with($subject, $of) || $subject === $of . ($row['name'] ?? '');
+            if ($head === 'circuit') {
+                $body['circuits'] = self::put($this->list('circuits'), $isNamed('circuit:'), $rest === 'oil_type' ? 'oil' : $rest, $figure);
+            } elseif ($head === 'compressor') {
+                $isCompressor = fn (array $motor): bool => in_array($motor['kind'] ?? '', self::COMPRESSORS, true) && $isNamed(self::COMPRESSOR)($motor);
+                $body['electrical'] = ['motors' => self::put($this->motors(), $isCompressor, $rest, $figure)] + $this->object('electrical');
+            } else {
+                $body[$head] = $rest === '' ? $figure : [$rest => $figure] + $this->object($head);
+            }
+            // One by one: a second figure goes into what the first one made.
+            if (count($figures) > 1) {
+                return (new self($body))->with(array_diff_key($figures, [$path => 1]), $subject);
+            }
+        }
+
+        return $body;
+    }
+
+    /**
+     * @param list<array<string, mixed>> $rows
+     * @param \Closure(array<string, mixed>): bool $isMeant
+     * @return list<array<string, mixed>>
+     */
+    private static function put(array $rows, \Closure $isMeant, string $name, mixed $figure): array
+    {
+        return array_map(fn (array $row): array => $isMeant($row) ? [$name => $figure] + $row : $row, $rows);
+    }
+
+    /** @return array<string, mixed> */
+    private function object(string $name): array
+    {
+        $object = $this->body[$name] ?? null;
+
+        return is_array($object) ? $object : [];
     }
 
     /** One figure of the sheet; null where it says nothing. */

@@ -137,4 +137,32 @@ final class EquipmentSheetTest extends TestCase
         $given = (new EquipmentSheet(self::BODY))->fill($loads, 'machine');
         self::assertSame(['loads.C1.plate_amps' => ['sheet' => '9.7 A', 'typed' => '12 A']], TypedOver::of($loads, $given, ['loads' => [['name' => 'C1', 'plate_amps' => '12 A'], ['name' => 'C2', 'plate_amps' => '19 A']]]));
     }
+
+    public function testWhatWasEnteredOfAFigureItLacksGoesIntoItsNextVersion(): void
+    {
+        $body = ['model' => 'X', 'electrical' => ['mca' => '30 A', 'motors' => [['name' => 'C1', 'kind' => 'scroll'], ['name' => 'C2', 'kind' => 'scroll'], ['name' => 'Blower', 'kind' => 'blower']]], 'circuits' => [['name' => 'A', 'compressors' => ['C1'], 'oil' => 'POE'], ['name' => 'B', 'compressors' => ['C2']]]];
+        $sheet = new EquipmentSheet($body);
+        $fields = [
+            Field::text('oil')->fromSheet('circuit.oil_type'), Field::text('subcooling')->fromSheet('circuit.target_subcooling'), Field::text('factory')->fromSheet('circuit.factory_charge'),
+            Field::text('tons')->fromSheet('air.tons'), Field::text('mca')->fromSheet('electrical.mca'), Field::text('plate')->fromSheet('electrical.plate_voltage'), Field::text('ohms')->fromSheet('compressor.ohms'), Field::text('mine'),
+        ];
+        $input = ['oil' => 'PVE', 'subcooling' => '12 delta_degF', 'factory' => '9 lb', 'tons' => '20 ton', 'mca' => '31 A', 'plate' => '460 V', 'mine' => 'x', 'ohms' => '1.2 ohm'];
+        self::assertSame(['circuit.target_subcooling' => '12 delta_degF', 'air.tons' => '20 ton', 'compressor.ohms' => '1.2 ohm'], $sheet->lacking($fields, 'circuit:A', $input), 'not what it has, what is worked out, or what is no figure of it');
+        self::assertSame(['circuit.oil_type' => 'PVE'], array_intersect_key($sheet->lacking($fields, 'circuit:B', $input), ['circuit.oil_type' => 1]));
+        self::assertSame([], $sheet->lacking($fields, 'circuit:A', ['subcooling' => '', 'tons' => null]));
+
+        $one = $sheet->with(['circuit.target_subcooling' => '12 delta_degF', 'air.tons' => '20 ton', 'circuit.oil_type' => 'PVE'], 'circuit:B');
+        self::assertEquals(['name' => 'B', 'compressors' => ['C2'], 'target_subcooling' => '12 delta_degF', 'oil' => 'PVE'], $one['circuits'][1]);
+        self::assertSame($body['circuits'][0], $one['circuits'][0], 'the other circuit stays');
+        self::assertSame(['tons' => '20 ton'], $one['air']);
+        self::assertSame($body['electrical'], $one['electrical']);
+        self::assertSame(['12 K', '12 K'], array_column($sheet->with(['circuit.target_subcooling' => '12 K'], 'machine')['circuits'], 'target_subcooling'), 'of no circuit: of each');
+        $motors = $sheet->with(['compressor.ohms' => '1.2 ohm'], 'compressor:C2')['electrical']['motors'];
+        self::assertSame([null, '1.2 ohm', null], array_map(fn (array $m): ?string => $m['ohms'] ?? null, $motors));
+        $all = $sheet->with(['compressor.ohms' => '1.2 ohm'], 'machine')['electrical']['motors'];
+        self::assertSame(['1.2 ohm', '1.2 ohm', null], array_map(fn (array $m): ?string => $m['ohms'] ?? null, $all), 'no fan is a compressor');
+        self::assertSame('12 delta_degF', (new EquipmentSheet($one))->figure('circuit.target_subcooling', 'circuit:B'), 'and is found there again');
+        self::assertSame($body, $sheet->with([], 'machine'));
+        self::assertSame('3 lb', $sheet->with(['weight' => '3 lb'], 'machine')['weight']);
+    }
 }

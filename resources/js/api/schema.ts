@@ -1071,6 +1071,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/refrigerants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["refrigerants"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/refrigerants/{refrigerant}/pressures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pressures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/refrigerants/{refrigerant}/pressures.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pressuresFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/session": {
         parameters: {
             query?: never;
@@ -1145,6 +1193,23 @@ export interface paths {
         get: operations["sheet"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a bench was told and the sheet lacked, as its next version. */
+        post: operations["addToSheet"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1575,6 +1640,7 @@ export interface components {
             startRefused: string[];
             startedAt: number | null;
             openings: components["schemas"]["OpeningView"][];
+            sheet: components["schemas"]["SheetOfUnitView"] | null;
             prefill: {
                 [key: string]: unknown;
             };
@@ -1692,6 +1758,13 @@ export interface components {
             width: number;
             height: number;
         };
+        /** @description Pressure over temperature as a gauge shows it. */
+        PressureTableView: {
+            name: string;
+            temperature: string;
+            pressure: string;
+            rows: number[][];
+        };
         /** @description A problem document (RFC 9457). For a value that can't be taken it names the field and what is accepted. */
         ProblemView: {
             type: string;
@@ -1784,6 +1857,30 @@ export interface components {
             putBack: number | null;
             machine?: components["schemas"]["MachineView"] | null;
         };
+        /** @description What is to be known of a refrigerant before it is let into anything. */
+        RefrigerantView: {
+            /** @description K between dew and bubble at 40 °F. */
+            name: string;
+            class: string;
+            /** Format: float */
+            rcl: number;
+            /** Format: float */
+            lfl: number | null;
+            /** Format: float */
+            rclUs: number;
+            /** Format: float */
+            lflUs: number | null;
+            /** Format: float */
+            gwp: number;
+            /** Format: float */
+            glide: number;
+            /** Format: float */
+            glideUs: number;
+        };
+        /** @description Every refrigerant there is a table for. */
+        RefrigerantsView: {
+            refrigerants: components["schemas"]["RefrigerantView"][];
+        };
         /** @description What waits for a lead, the longest first. */
         ReviewListView: {
             waiting: components["schemas"]["ReviewView"][];
@@ -1808,6 +1905,13 @@ export interface components {
         /** @description The shelf. */
         SheetListView: {
             sheets: components["schemas"]["SheetRowView"][];
+        };
+        /** @description The sheet a unit was started with, and the newest version there is of it. */
+        SheetOfUnitView: {
+            id: number;
+            model: string;
+            version: number;
+            newest: number;
         };
         /** @description A sheet on the shelf. */
         SheetRowView: {
@@ -2024,6 +2128,13 @@ export interface components {
         person: number;
         page: "curb" | "crane" | "order" | "options";
         form: "pdf" | "svg";
+        /** @description The refrigerants of the shelf: what each is, and its pressure over temperature at a place. */
+        refrigerant: string;
+        temperatureUnit: "degF" | "degC";
+        /** @description A unit of gauge pressure */
+        pressureUnit: string;
+        /** @description As "5280 ft" */
+        altitude: string;
         /** @description Equipment sheets: by form or as file, against the published schema; every change is another version. */
         sheet: number;
         /** @description Tables in and out: sites and machines as comma-separated values. */
@@ -4350,6 +4461,93 @@ export interface operations {
             };
         };
     };
+    refrigerants: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All of them */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RefrigerantsView"];
+                };
+            };
+        };
+    };
+    pressures: {
+        parameters: {
+            query?: {
+                temperature?: components["parameters"]["temperatureUnit"];
+                /** @description A unit of gauge pressure */
+                pressure?: components["parameters"]["pressureUnit"];
+                /** @description As "5280 ft" */
+                altitude?: components["parameters"]["altitude"];
+            };
+            header?: never;
+            path: {
+                /** @description The refrigerants of the shelf: what each is, and its pressure over temperature at a place. */
+                refrigerant: components["parameters"]["refrigerant"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description In steps of 5 °F or 2 °C */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PressureTableView"];
+                };
+            };
+            /** @description No such unit or place */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    pressuresFile: {
+        parameters: {
+            query?: {
+                temperature?: components["parameters"]["temperatureUnit"];
+                /** @description A unit of gauge pressure */
+                pressure?: components["parameters"]["pressureUnit"];
+                /** @description As "5280 ft" */
+                altitude?: components["parameters"]["altitude"];
+            };
+            header?: never;
+            path: {
+                /** @description The refrigerants of the shelf: what each is, and its pressure over temperature at a place. */
+                refrigerant: components["parameters"]["refrigerant"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every degree */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
     session: {
         parameters: {
             query?: never;
@@ -4556,6 +4754,49 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    addToSheet: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
+            };
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    check: string;
+                    subject: string;
+                    input?: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description Kept as another version */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+            /** @description There is nothing that it lacks */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };

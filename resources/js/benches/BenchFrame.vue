@@ -22,6 +22,7 @@ import { type Draft, draftOf, freshDraft, inputOf, isPristine } from './entered'
 import InstrumentPick from './InstrumentPick.vue'
 import NextLine from './NextLine.vue'
 import { useOpening } from './opening'
+import SheetAdd from './SheetAdd.vue'
 import PastEntry from './PastEntry.vue'
 import { typedOver } from './plate'
 import BenchRows from './rows/BenchRows.vue'
@@ -506,6 +507,7 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
       </template>
       <p v-else class="caption">{{ t('bench.cantRecord') }}</p>
       <PhotoPick v-if="mayRecord" v-model="photos" />
+      <SheetAdd v-if="mayRecord && !pristine && problem === null" :parts="parts" :views="views" />
       <template v-if="spec.page && last">
         <a
           v-for="form in ['pdf', 'svg']"

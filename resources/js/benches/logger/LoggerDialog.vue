@@ -307,7 +307,7 @@ async function take() {
       <p class="total">
         {{
           t('logger.total', {
-            total: read.total,
+            total: read.total.toLocaleString('en-US'),
             minutes: Math.round(read.minutes),
             every: Math.round(read.every * 10) / 10,
           })
@@ -354,6 +354,10 @@ async function take() {
   gap: 2px;
   font-size: 14.5px;
   color: var(--iron-soft);
+}
+.pick > .press {
+  display: grid;
+  place-items: center;
 }
 select,
 input:not(.sr-only) {

@@ -5,6 +5,7 @@ import { answer, api, signed, type InstrumentView } from '@/api/client'
 import AskDialog from '@/components/AskDialog.vue'
 import { wordsOf } from '@/lib/failure'
 import { date } from '@/lib/time'
+import ShelfTabs from '@/screens/shelf/ShelfTabs.vue'
 import { useSession } from '@/stores/session'
 
 /** What readings are taken with: serial, kind, accuracy, and until when its word counts. */
@@ -57,6 +58,7 @@ async function send() {
 
 <template>
   <div class="shelf">
+    <ShelfTabs />
     <header>
       <div>
         <h1>{{ t('instruments.title') }}</h1>

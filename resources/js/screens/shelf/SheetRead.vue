@@ -7,6 +7,7 @@ defineProps<{ parts: Part[] }>()
 const { t, te } = useI18n()
 
 function name(key: string): string {
+  if (key.startsWith('charging.')) return t('sheet.charging', { circuit: key.slice('charging.'.length) })
   const flat = key.replace(/\./g, '_')
   return te(`sheet.${flat}`) ? t(`sheet.${flat as 'mca'}`) : named(key)
 }

@@ -9,6 +9,7 @@ import { post } from '@/lib/post'
 import { date } from '@/lib/time'
 import { useSession } from '@/stores/session'
 import { spoken } from './sheet'
+import ShelfTabs from './ShelfTabs.vue'
 
 /** The equipment sheets: typed once, or brought as a file. */
 const { t } = useI18n()
@@ -30,8 +31,9 @@ async function bring(event: Event) {
 
 <template>
   <div class="shelf">
+    <ShelfTabs />
     <header>
-      <h1>{{ t('shelf.title') }}</h1>
+      <h1>{{ t('shelf.sheets') }}</h1>
       <span v-if="session.may('office')" class="acts">
         <label class="press small"
           >{{ t('shelf.bring')

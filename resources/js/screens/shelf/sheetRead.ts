@@ -42,6 +42,8 @@ const COLUMNS = [
   'plate_high_pressure',
 ]
 const APART = ['motors', 'heaters']
+/** What a circuit is charged by stands apart, a circuit each. */
+const CHARGED_BY = ['charge_rule', 'orifice_table', 'charging_chart', 'superheat_table']
 const TABLES = ['electrical.motors', 'electrical.heaters', 'circuits']
 const REST = ['air', 'heat', 'controls', 'kit', 'size', 'warranty', 'papers', 'vrf']
 /** What belongs under one heading though it stands apart in the file. */
@@ -61,7 +63,11 @@ const plain = (value: unknown): string => {
   if (value === undefined || value === null) return ''
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (isQuantity(value)) return readable(`${String(value.value)} ${String(value.unit)}`)
-  if (Array.isArray(value)) return value.map(plain).filter(Boolean).join(', ')
+  if (Array.isArray(value))
+    return value
+      .map(plain)
+      .filter(Boolean)
+      .join(value.some(isObject) ? '; ' : ', ')
   if (isObject(value))
     return Object.entries(value)
       .map(([key, one]) =>
@@ -98,12 +104,27 @@ function inOrder(keys: string[], order: string[]): string[] {
   return [...order.filter((key) => keys.includes(key)), ...keys.filter((key) => !order.includes(key))]
 }
 
+const isCharging = (key: string) =>
+  key !== 'charge_rule.factory_charge' && CHARGED_BY.includes(key.split('.')[0] ?? '')
+
+function chargingOf(body: Json, other: Json): Part[] {
+  const of = (from: Json, name: unknown) => {
+    const circuit = list(from.circuits).find((one) => one.name === name) ?? {}
+    return Object.fromEntries(leaves(circuit, '').filter(([key]) => isCharging(key)))
+  }
+  const names = [...new Set([...list(body.circuits), ...list(other.circuits)].map((one) => one.name))]
+  return names.flatMap((name): Part[] => {
+    const found = lines(of(body, name), of(other, name), '')
+    return found.length > 0 ? [{ kind: 'lines', key: `charging.${String(name)}`, lines: found }] : []
+  })
+}
+
 function tableOf(body: Json, other: Json, path: string): Part | null {
   const [now, before] = [list(at(body, path)), list(at(other, path))]
   if (now.length === 0 && before.length === 0) return null
   const names = [...new Set([...now, ...before].map((row) => String(row.name)))]
   const flat = (row: Json | undefined) =>
-    Object.fromEntries(leaves(row ?? {}, '').filter(([key]) => key !== 'name'))
+    Object.fromEntries(leaves(row ?? {}, '').filter(([key]) => key !== 'name' && !isCharging(key)))
   const columns = inOrder([...new Set([...now, ...before].flatMap((row) => Object.keys(flat(row))))], COLUMNS)
   return {
     kind: 'table',
@@ -147,7 +168,7 @@ export function partsOf(body: Json, other: Json): Part[] {
     },
   )
   const supply: Part[] = more.length > 0 ? [{ kind: 'lines', key: 'electrical', lines: more }] : []
-  return [{ kind: 'plate', lines: plate }, ...tables, ...supply, ...rest]
+  return [{ kind: 'plate', lines: plate }, ...tables, ...chargingOf(body, other), ...supply, ...rest]
 }
 
 /** A place as it is read: "gas manifold natural". */

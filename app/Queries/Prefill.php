@@ -30,6 +30,9 @@ final class Prefill
     private const OF_EACH_CIRCUIT = ['piping.purge', 'piping.flare_torque', 'piping.bulb', 'piping.equivalent_length', 'tight.hold', 'dry.log', 'dry.decay',
         'charge.weigh_in', 'charge.state', 'charge.trim', 'charge.target_superheat', 'charge.orifice', 'diagnose.cooling'];
 
+    /** m */
+    private const FOOT = 0.3048;
+
     /** @var array<string, list<Field>> made once: a screen asks for those of every check, twice */
     private array $fields = [];
     /** @var array{int, array<string, array<string, array<string, mixed>>>} what the sheet gives, by check and subject, of the version asked last */
@@ -198,6 +201,9 @@ final class Prefill
                 $input[$field->name] = $machine->job->type;
             } elseif ($field->ofReader) {
                 $input[$field->name] = $person->name;
+            } elseif ($field->ofSite && $machine->job->site->altitude_m !== 0.0) {
+                // Sea level is what a site says of which nobody said anything.
+                $input[$field->name] = ['value' => round($machine->job->site->altitude_m / self::FOOT), 'unit' => 'ft'];
             }
         }
 

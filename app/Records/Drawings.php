@@ -290,10 +290,21 @@ final class Drawings
         $body = '<path d="M' . implode(' L', $points) . '" fill="' . self::BAND . '" stroke="' . self::SOFT . '"/>'
             . '<path d="M' . $at((float) $liquid['to'], $low) . ' L' . $at((float) $suction['to'], $low) . " L$right L" . $at((float) $liquid['to'], $high) . 'Z" fill="none" stroke="' . self::INK . '" stroke-width="1.5"/>';
         foreach ([[$suction, $low, 'superheat', 14.0], [$liquid, $high, 'subcooling', -8.0]] as [$side, $p, $word, $off]) {
-            $body .= '<path d="M' . $at((float) $side['from'], $p) . ' L' . $at((float) $side['to'], $p) . '" stroke="' . self::WATCH . '" stroke-width="4"/>' . self::text($x((float) $side['from']), $y($p) + $off, $word, 12, self::INK, 'middle');
+            $body .= '<path d="M' . $at((float) $side['from'], $p) . ' L' . $at((float) $side['to'], $p) . '" stroke="' . self::WATCH . '" stroke-width="4"/>' . self::text($x((float) $side['from']), $y($p) + $off, trim("$word " . self::figureOf($drawing, $word)), 12, self::INK, $word === 'superheat' ? 'end' : 'start');
+        }
+        foreach ([['low', $low, -5.0], ['high', $high, 13.0]] as [$word, $p, $off]) {
+            $body .= self::text(($x((float) $liquid['to']) + $x((float) $suction['to'])) / 2, $y($p) + $off, trim("$word side " . self::figureOf($drawing, $word)), 12, self::SOFT, 'middle');
         }
 
         return self::svg(320, 204, $body . self::text(12, 202, (string) ($drawing['refrigerant'] ?? ''), 12, self::SOFT));
+    }
+
+    /** @param array<string, mixed> $drawing */
+    private static function figureOf(array $drawing, string $name): string
+    {
+        $figure = is_array($drawing['figures'] ?? null) ? $drawing['figures'][$name] ?? null : null;
+
+        return is_array($figure) && is_numeric($figure['value'] ?? null) ? round((float) $figure['value'], in_array($name, ['low', 'high'], true) ? 0 : 1) . ' ' . Units::sign((string) ($figure['unit'] ?? '')) : '';
     }
 
     /** @return list<list<int|float>> rows of so many numbers */

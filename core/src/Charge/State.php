@@ -17,7 +17,6 @@ use IronStart\Core\Clock\Waits;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Refrigerant\Known;
 use IronStart\Core\Refrigerant\Refrigerant;
-use IronStart\Core\Verdict\Dome;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -153,7 +152,7 @@ final class State implements Check, Draws
     {
         $refrigerant = Refrigerant::named($in->text('refrigerant'));
 
-        return $refrigerant === null || $in->missing !== [] || ! isset($values['superheat']) ? [] : Dome::of($refrigerant, Circuit::read($refrigerant, $in, $in));
+        return $refrigerant === null || $in->missing !== [] || ! isset($values['superheat']) ? [] : Dome::of($refrigerant, Circuit::read($refrigerant, $in, $in), $in);
     }
 
     /** @return list<Finding> */

@@ -67,6 +67,8 @@ final class Field
     public bool $ofJob = false;
     /** Starts with the name of the person who fills it. */
     public bool $ofReader = false;
+    /** Starts with the altitude of the site. */
+    public bool $ofSite = false;
 
     private function __construct(public readonly string $name, public readonly FieldType $type)
     {
@@ -346,6 +348,12 @@ final class Field
     public function startsAsReader(): self
     {
         return $this->with(fn (self $f) => $f->ofReader = true);
+    }
+
+    /** Starts with the altitude of the site. */
+    public function fromSite(): self
+    {
+        return $this->with(fn (self $f) => $f->ofSite = true);
     }
 
     /** Filled from the record and never typed. */

@@ -20,7 +20,7 @@ final class Site
     public static function fields(): array
     {
         return [
-            Field::quantity('altitude', Kind::Length, 'm', -152.4, 5000)->default('0 ft')->readWith(null),
+            Field::quantity('altitude', Kind::Length, 'm', -152.4, 5000)->default('0 ft')->readWith(null)->fromSite(),
             Field::quantity('barometer', Kind::AbsolutePressure, 'kPa', 50, 110),
         ];
     }

@@ -75,6 +75,12 @@ final class Drawn
                 $drawing['marks'][$i] = ['value' => $value->value, 'unit' => $value->unit] + $mark;
             }
         }
+        foreach (is_array($drawing['figures'] ?? null) ? $drawing['figures'] : [] as $name => $figure) {
+            if ($figure instanceof Value) {
+                $value = $figure->asked($units);
+                $drawing['figures'][$name] = ['value' => $value->value, 'unit' => $value->unit];
+            }
+        }
         $told = $drawing['told'] ?? null;
         unset($drawing['told']);
         if (! is_array($told) || ! is_string($drawing['unit'] ?? null)) {

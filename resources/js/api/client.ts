@@ -74,6 +74,7 @@ export type Drawing =
       dew: [number, number][]
       low: number
       high: number
+      figures?: Record<'superheat' | 'subcooling' | 'low' | 'high', { value: number; unit: string }>
       /** Enthalpies from the dome's edge to the state beside it. */
       suction: { from: number; to: number }
       liquid: { from: number; to: number }

@@ -3,6 +3,8 @@ import { scaleLinear, scaleLog } from 'd3-scale'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Drawing } from '@/api/client'
+import { shownUnit } from '@/lib/reading'
+import { short } from './figures'
 
 /** The dome of a refrigerant with the cycle on it: superheat and subcooling are what stands out on either side. */
 const props = defineProps<{ drawing: Extract<Drawing, { shape: 'dome' }> }>()
@@ -29,6 +31,7 @@ const y = computed(() => {
     .domain([props.drawing.low / UNDER, Math.max(props.drawing.high * 1.1, ...all)])
     .range([HEIGHT - EDGE, EDGE])
 })
+const middle = computed(() => (x.value(props.drawing.liquid.to) + x.value(props.drawing.suction.to)) / 2)
 const draw = (points: [number, number][]) =>
   points.length === 0 ? '' : `M${points.map((p) => `${x.value(p[0])} ${y.value(p[1])}`).join(' L')}`
 const dome = computed(
@@ -38,7 +41,21 @@ const cycle = computed(() => {
   const { low, high, suction, liquid } = props.drawing
   return `M${x.value(liquid.to)} ${y.value(low)} L${x.value(suction.to)} ${y.value(low)} L${x.value(suction.to) + 18} ${y.value(high)} L${x.value(liquid.to)} ${y.value(high)}Z`
 })
-const told = computed(() => t('dome.told', { refrigerant: props.drawing.refrigerant }))
+type Named = 'superheat' | 'subcooling' | 'low' | 'high'
+const figure = (name: Named) => {
+  const one = props.drawing.figures?.[name]
+  return one === undefined
+    ? ''
+    : `${short(one.value, name === 'low' || name === 'high' ? 0 : 1)} ${shownUnit(one.unit)}`
+}
+const told = computed(() =>
+  [
+    t('dome.told', { refrigerant: props.drawing.refrigerant }),
+    ...(['superheat', 'subcooling', 'low', 'high'] as const).map(
+      (name) => `${t(`dome.${name}`)} ${figure(name)}`,
+    ),
+  ].join(', '),
+)
 </script>
 
 <template>
@@ -59,17 +76,21 @@ const told = computed(() => t('dome.told', { refrigerant: props.drawing.refriger
       :y2="y(drawing.high)"
       class="subcooling"
     />
-    <text :x="x(drawing.suction.to)" :y="y(drawing.low) + 20" text-anchor="end">
+    <text :x="WIDTH - 6" :y="y(drawing.low) + 20" text-anchor="end">
       {{ t('dome.superheat') }}
+      <tspan class="fig" :x="WIDTH - 6" dy="22">{{ figure('superheat') }}</tspan>
     </text>
-    <text :x="x(drawing.liquid.from)" :y="y(drawing.high) - 10" text-anchor="middle">
+    <text :x="EDGE" :y="Math.max(36, y(drawing.high) - 30)">
       {{ t('dome.subcooling') }}
+      <tspan class="fig" :x="EDGE" dy="22">{{ figure('subcooling') }}</tspan>
     </text>
-    <text :x="WIDTH / 2" :y="y(drawing.low) - 8" text-anchor="middle" class="side">{{ t('dome.low') }}</text>
-    <text :x="WIDTH / 2 + 20" :y="y(drawing.high) + 20" text-anchor="middle" class="side">
-      {{ t('dome.high') }}
+    <text :x="middle" :y="y(drawing.low) - 8" text-anchor="middle" class="side">
+      {{ t('dome.low') }} {{ figure('low') }}
     </text>
-    <text :x="EDGE" :y="HEIGHT - 4" class="side">{{ drawing.refrigerant }}</text>
+    <text :x="middle" :y="y(drawing.high) + 20" text-anchor="middle" class="side">
+      {{ t('dome.high') }} {{ figure('high') }}
+    </text>
+    <text :x="EDGE" :y="16" class="side">{{ drawing.refrigerant }}</text>
   </svg>
 </template>
 
@@ -99,6 +120,9 @@ text {
   paint-order: stroke;
   stroke: var(--paper);
   stroke-width: 4px;
+}
+.fig {
+  font: 600 22px/1 var(--figures);
 }
 .side {
   fill: var(--iron-soft);

@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace IronStart\Core\Verdict;
+namespace IronStart\Core\Charge;
 
-use IronStart\Core\Charge\Circuit;
+use IronStart\Core\Check\Input;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Refrigerant\Refrigerant;
+use IronStart\Core\Verdict\Value;
 
 /**
  * The pressure-enthalpy dome of a refrigerant with the machine's cycle on it: superheat and subcooling are what stands out
@@ -21,8 +22,11 @@ final class Dome
     private const GAS = 1000.0;
     private const LIQUID = 1600.0;
 
-    /** @return array<string, mixed> */
-    public static function of(Refrigerant $refrigerant, Circuit $circuit): array
+    /**
+     * @param Input $in with both gauge pressures
+     * @return array<string, mixed>
+     */
+    public static function of(Refrigerant $refrigerant, Circuit $circuit, Input $in): array
     {
         [$from, $to] = $refrigerant->range();
         $bubble = $dew = [];
@@ -40,6 +44,10 @@ final class Dome
         return [
             'shape' => 'dome', 'refrigerant' => $refrigerant->name(), 'bubble' => $bubble, 'dew' => $dew,
             'low' => $circuit->suction, 'high' => $circuit->liquid,
+            'figures' => [
+                'superheat' => Value::of($circuit->superheat, 'delta_degF'), 'subcooling' => Value::of($circuit->subcooling, 'delta_degF'),
+                'low' => Value::of((float) $in->in('suction_pressure', 'psig'), 'psig'), 'high' => Value::of((float) $in->in('liquid_pressure', 'psig'), 'psig'),
+            ],
             'suction' => ['from' => $atDew, 'to' => $suction], 'liquid' => ['from' => $atBubble, 'to' => $liquid],
         ];
     }

@@ -41,7 +41,7 @@ Route::middleware('throttle:links')->group(function (): void {
 Route::middleware('owner')->group(function (): void {
     Route::get('owner/{token}', [OwnerController::class, 'read'])->middleware('throttle:owner-record');
     Route::get('owner/{token}/record.pdf', [OwnerController::class, 'paper'])->middleware('throttle:owner-record');
-    Route::get('owner/{token}/pages/{page}.{form}', [OwnerController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options'])->whereIn('form', ['pdf', 'svg'])->middleware('throttle:owner-record');
+    Route::get('owner/{token}/pages/{page}.{form}', [OwnerController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options', 'label'])->whereIn('form', ['pdf', 'svg'])->middleware('throttle:owner-record');
     Route::get('owner/{token}/photos/{at}', [OwnerController::class, 'photo'])->middleware('throttle:owner-photos');
 });
 
@@ -58,8 +58,9 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('machines/{machine}/record', [RecordController::class, 'show']);
     Route::get('machines/{machine}/record.json', [RecordController::class, 'file']);
     Route::get('machines/{machine}/record.pdf', [RecordController::class, 'paper']);
+    Route::get('machines/{machine}/refrigerant.csv', [RecordController::class, 'refrigerant']);
     Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings']);
-    Route::get('machines/{machine}/pages/{page}.{form}', [RecordController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options'])->whereIn('form', ['pdf', 'svg']);
+    Route::get('machines/{machine}/pages/{page}.{form}', [RecordController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options', 'label'])->whereIn('form', ['pdf', 'svg']);
 
     Route::get('machines/{machine}/parts-out/{at}/tag.pdf', [JobController::class, 'tag']);
     Route::get('machines/{machine}/photos/{at}', [PhotoController::class, 'show']);
@@ -78,6 +79,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::get('sites', [OfficeController::class, 'sites']);
         Route::get('sites/{site}', [OfficeController::class, 'site']);
         Route::post('import/{table}/preview', [TableController::class, 'preview'])->whereIn('table', ['sites', 'machines']);
+        Route::get('export/refrigerant.csv', [TableController::class, 'refrigerant']);
         Route::get('export/{table}.csv', [TableController::class, 'export'])->whereIn('table', ['sites', 'machines']);
         Route::get('review', [OfficeController::class, 'review']);
         Route::get('activity', [OfficeController::class, 'activity']);
@@ -125,6 +127,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('people/{person}/reset', [PeopleController::class, 'reset'])->middleware('role:people');
         Route::post('people/{person}/role', [PeopleController::class, 'changeRole'])->middleware('role:people');
         Route::post('people/{person}/active', [PeopleController::class, 'active'])->middleware('role:people');
+        Route::post('people/{person}/license', [PeopleController::class, 'license'])->middleware('role:people');
         Route::post('people/{person}/sign-out', [PeopleController::class, 'signOut'])->middleware('role:people');
         Route::post('people/links/{invitation}/withdraw', [PeopleController::class, 'withdraw'])->middleware('role:people');
         Route::post('company', [CompanyController::class, 'update'])->middleware('role:people');

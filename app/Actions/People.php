@@ -121,6 +121,13 @@ final class People
         });
     }
 
+    public function setLicense(User $by, User $person, string $license): void
+    {
+        $person->license = $license;
+        $person->save();
+        $this->log->say($by->id, 'license', "$person->name: $license");
+    }
+
     public function signOutEverywhere(User $by, User $person): void
     {
         $person->session_epoch++;

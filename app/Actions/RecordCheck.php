@@ -34,6 +34,9 @@ use IronStart\Core\Verdict\Verdict;
 /** Records checks on a machine: every reading as it was read, the verdict, and what each sets off. */
 final class RecordCheck
 {
+    /** Refrigerant is moved by it: under which license stands beside it. */
+    private const LICENSED = ['refrigerant.account', 'refrigerant.cylinder', 'charge.weigh_in', OpenValves::ID];
+
     public function __construct(
         private readonly Judge $judge,
         private readonly Tape $tape,
@@ -87,7 +90,7 @@ final class RecordCheck
             'place' => $place,
             'supersedes' => $given->supersedes,
             'reason' => $given->reason,
-            'details' => $this->instrument($given->instrumentId, $stamp) + array_filter(['reasons' => $reasons, 'source' => $given->source], fn (mixed $told): bool => $told !== [] && $told !== ''),
+            'details' => $this->instrument($given->instrumentId, $stamp) + array_filter(['reasons' => $reasons, 'source' => $given->source, 'license' => in_array($given->check, self::LICENSED, true) ? $stamp->person->license : ''], fn (mixed $told): bool => $told !== [] && $told !== ''),
             'out_of_order' => $shut === [] ? $this->tooEarly($locked, $given, $isLate ? $place->at : null) : $shut,
         ]);
         $this->keepVerdict($locked->loadMissing('job'), $entry, $given, $raw, $verdict, $units);

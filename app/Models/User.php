@@ -21,6 +21,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $theme
  * @property bool $is_active
  * @property int $session_epoch counts the times everybody was signed out as this person
+ * @property string $license under which refrigerant is handled; '' where none was told
  * @property array<string, string> $field_units
  * @property-read Company $company
  */
@@ -28,7 +29,7 @@ final class User extends Authenticatable
 {
     protected $fillable = ['company_id', 'name', 'email', 'password', 'role', 'units', 'theme', 'field_units'];
 
-    protected $attributes = ['units' => 'us', 'theme' => 'device', 'field_units' => '{}', 'is_active' => true, 'session_epoch' => 0];
+    protected $attributes = ['units' => 'us', 'theme' => 'device', 'field_units' => '{}', 'is_active' => true, 'license' => '', 'session_epoch' => 0];
 
     protected $hidden = ['password', 'remember_token'];
 

@@ -38,7 +38,7 @@ final class PeopleList
             ->orderByDesc('sign_ins.at')->limit(self::SIGN_INS)->get(['users.name', 'sign_ins.at', 'how', 'ok', 'address', 'agent']);
 
         return new PeopleView(
-            array_values($people->map(fn (User $u): MemberView => new MemberView($u->id, $u->name, $u->email, $u->role->value, $u->is_active))->all()),
+            array_values($people->map(fn (User $u): MemberView => new MemberView($u->id, $u->name, $u->email, $u->role->value, $u->is_active, $u->license))->all()),
             $links,
             array_values($signIns->map(fn (\stdClass $s): SignInView => new SignInView($s->name, Moment::iso($s->at), $s->how, $s->ok, $s->address, $s->agent))->all()),
         );

@@ -105,6 +105,7 @@ final class TapeReader
                 instrumentDue: $tool['calibration_due'] ?? '',
                 instrumentOverdue: $tool['overdue'] ?? false,
                 source: (string) ($details['source'] ?? ''),
+                license: (string) ($details['license'] ?? ''),
                 suspect: (string) ($doubted[$row->at] ?? ''),
                 supersededBy: $superseded[$row->at] ?? null,
                 outOfOrder: json_decode($row->out_of_order, true),

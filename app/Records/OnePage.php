@@ -6,6 +6,7 @@ namespace App\Records;
 
 use App\Models\Machine;
 use App\Queries\RecordSheet;
+use App\Queries\Standings;
 use App\Refusals\Refusal;
 use App\Views\TapeEntry;
 use IronStart\Core\Quantity\Units;
@@ -23,9 +24,10 @@ final class OnePage
         'crane' => ['survey.crane', 'survey.rigging'],
         'order' => ['entry.order_sheet', 'survey.curb_fit', 'survey.crane'],
         'options' => ['survey.options', 'entry.option_chosen'],
+        'label' => ['charge.weigh_in'],
     ];
     /** How tall its drawings may get, so that all of it stands on one page. */
-    private const TALLEST = ['curb' => 330, 'crane' => 280, 'order' => 170, 'options' => 0];
+    private const TALLEST = ['curb' => 330, 'crane' => 280, 'order' => 170, 'options' => 0, 'label' => 0];
     private const WIDTH = 816;
     private const HEIGHT = 1056;
     private const MARGIN = 56;
@@ -36,7 +38,7 @@ final class OnePage
     /** Of a letter's height; bold ones are the widest. */
     private const LETTER = 0.6;
 
-    public function __construct(private readonly RecordSheet $record, private readonly Paper $paper, private readonly Phrases $phrases)
+    public function __construct(private readonly RecordSheet $record, private readonly Paper $paper, private readonly Phrases $phrases, private readonly ChargeLabel $label)
     {
     }
 
@@ -46,7 +48,7 @@ final class OnePage
         $entries = $this->entries($machine, $page);
         $title = $this->phrases->common('pages', $page);
         $data = ['machine' => $machine, 'title' => $title, 'entries' => $entries, 'zone' => $zone, 'options' => $page === 'options' ? OptionsTable::of($entries[0]) : null,
-            'drawing' => fn (TapeEntry $e): string => ($svg = self::drawing($page, $e, 600)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'figures' => fn (TapeEntry $e): array => self::figures($page, $e), 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
+            'drawing' => fn (TapeEntry $e): string => ($svg = self::drawing($page, $e, 600)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'figures' => fn (TapeEntry $e): array => $this->figures($machine, $page, $e), 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
 
         return $this->paper->print('one-page', $data, "$title, $machine->name", "$machine->name  {$machine->job->site->name}");
     }
@@ -65,7 +67,7 @@ final class OnePage
                 $body .= (string) preg_replace('/^<svg /', '<svg x="' . self::MARGIN . "\" y=\"$y\" ", $svg);
                 $y += (int) ceil((float) $tall[1]) + self::LINE;
             }
-            foreach (array_chunk(self::figures($page, $entry), self::COLUMNS) as $row) {
+            foreach (array_chunk($this->figures($machine, $page, $entry), self::COLUMNS) as $row) {
                 $bottom = $y;
                 foreach ($row as $i => [$label, $figure]) {
                     $at = $y;
@@ -100,23 +102,31 @@ final class OnePage
         $newest = [];
         foreach ($this->record->evidence($machine) as $entry) {
             if ($entry->suspect === '') {
-                $newest[$entry->check] = $entry;
+                $newest[$entry->check][$entry->subject] = $entry;
             }
         }
-        $entries = array_values(array_filter(array_map(fn (string $check): ?TapeEntry => $newest[$check] ?? null, self::CHECKS[$page] ?? [])));
+        $checks = self::CHECKS[$page] ?? [];
+        // A label tells of every circuit; the other pages of one thing each.
+        $of = fn (string $check): array => $page === 'label' ? array_values($newest[$check] ?? []) : array_slice(array_values($newest[$check] ?? []), -1);
+        $entries = array_merge([], ...array_map($of, $checks));
 
-        return $entries === [] || ! isset($newest[self::CHECKS[$page][0]]) ? throw Refusal::notFound() : $entries;
+        return $entries === [] || ! isset($newest[$checks[0]]) ? throw Refusal::notFound() : $entries;
     }
 
     /** What the page is about is drawn; the rigging of a crane's sheet is told in figures. */
     private static function drawing(string $page, TapeEntry $entry, int $width): string
     {
-        return $entry->check === 'survey.rigging' ? '' : Drawings::of($entry, (float) $width, (float) self::TALLEST[$page]);
+        return $page === 'label' || $entry->check === 'survey.rigging' ? '' : Drawings::of($entry, (float) $width, (float) self::TALLEST[$page]);
     }
 
     /** @return list<array{string, string}> readings and answers with their names; what is read of one item of a list stands together */
-    private static function figures(string $page, TapeEntry $entry): array
+    private function figures(Machine $machine, string $page, TapeEntry $entry): array
     {
+        if ($page === 'label') {
+            $refrigerant = Standings::sheet($machine)->figure('circuit.refrigerant', $entry->subject);
+
+            return $this->label->figures($entry, is_string($refrigerant) ? $refrigerant : '');
+        }
         if ($page === 'order' && $entry->check !== self::CHECKS['order'][0]) {
             return [];
         }

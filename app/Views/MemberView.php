@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** A person of the company. */
-#[OA\Schema(required: ['id', 'name', 'email', 'role', 'active'])]
+#[OA\Schema(required: ['id', 'name', 'email', 'role', 'active', 'license'])]
 final readonly class MemberView
 {
     public function __construct(
@@ -21,6 +21,8 @@ final readonly class MemberView
         public string $role,
         #[OA\Property()]
         public bool $active,
+        #[OA\Property()]
+        public string $license,
     ) {
     }
 }

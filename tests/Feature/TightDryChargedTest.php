@@ -124,6 +124,48 @@ final class TightDryChargedTest extends FeatureTestCase
         $this->write($this->person(Role::Lead, \App\Models\Company::query()->create(['name' => 'Copper & Kettle', 'units' => 'us', 'time_zone' => 'UTC'])), $path, $told)->assertNotFound();
     }
 
+    public function testTheRefrigerantAccountIsAFileWithWhoMovedItUnderWhichLicenseFromTheEntryItFirstStoodIn(): void
+    {
+        $lead = $this->person(Role::Lead, \App\Models\Company::query()->findOrFail($this->starter->company_id));
+        $this->write($lead, "people/{$this->starter->id}/license", ['license' => 'TX-4471'])->assertCreated();
+        $this->starter->refresh();
+        $out = ['kind' => 'recovered', 'cylinder' => 'R-1', 'start' => '20 lb', 'end' => '29 lb'];
+        $in = ['kind' => 'charged', 'cylinder' => 'V-2', 'start' => '400 oz', 'end' => '300 oz'];
+        $account = fn (User $by, array ...$lines): mixed => $this->record($by, $this->machine, 'refrigerant.account', ['entries' => $lines])->assertCreated();
+        $first = $account($this->starter, $out)->json('machine.news');
+        $second = $account($lead, $out, $in)->json('machine.news');
+        $doubted = $account($lead, $out, $in, ['kind' => 'lost', 'mass' => '3 oz'])->json('machine.news');
+        $this->write($lead, "machines/{$this->machine->id}/suspects", ['at' => $doubted, 'reason' => 'never happened'])->assertCreated();
+
+        app(CurrentCompany::class)->set(null);
+        $lines = array_map(fn (string $line): array => str_getcsv($line, escape: ''), explode("\r\n", trim((string) $this->actingAs($lead)->get("/api/v1/machines/{$this->machine->id}/refrigerant.csv")->assertOk()->getContent())));
+        self::assertSame(\App\Queries\RefrigerantLedger::HEAD, $lines[0]);
+        self::assertCount(3, $lines, 'a flagged account is none');
+        $of = fn (array $line): array => array_combine($lines[0], $line);
+        self::assertEquals(['kind' => 'recovered', 'cylinder' => 'R-1', 'scale_before_kg' => '9.072', 'scale_after_kg' => '13.154', 'into_unit_kg' => '', 'out_of_unit_kg' => '4.082', 'who' => $this->starter->name, 'license' => 'TX-4471', 'entry' => (string) $first, 'refrigerant' => 'R-454B', 'unit' => 'RTU-9'], array_intersect_key($of($lines[1]), array_flip(['kind', 'cylinder', 'scale_before_kg', 'scale_after_kg', 'into_unit_kg', 'out_of_unit_kg', 'who', 'license', 'entry', 'refrigerant', 'unit'])));
+        self::assertEquals(['charged', '2.835', '', $lead->name, '', (string) $second], array_map(fn (string $name): string => $of($lines[2])[$name], ['kind', 'into_unit_kg', 'out_of_unit_kg', 'who', 'license', 'entry']));
+        $all = (string) $this->actingAs($lead)->get('/api/v1/export/refrigerant.csv')->assertOk()->getContent();
+        self::assertSame(3, substr_count($all, "\r\n"));
+        self::assertStringContainsString('license TX-4471', self::printed((string) $this->actingAs($lead)->get("/api/v1/machines/{$this->machine->id}/record.pdf")->assertOk()->getContent()));
+        $this->write($this->starter, "people/{$lead->id}/license", ['license' => 'x'])->assertForbidden();
+    }
+
+    public function testTheChargeLabelTellsOfEachCircuitWhatIsInIt(): void
+    {
+        $charge = ['charge_rule' => ['factory_charge' => '148 oz', 'included_length' => '15 ft', 'rates' => [['liquid_od' => '3/8 in', 'per_length' => '0.5 oz/ft']], 'adders' => [['when' => 'drier', 'mass' => '2 oz']]], 'lines' => [['liquid_od' => '3/8 in', 'length' => '35 ft']], 'applies' => [['when' => 'drier']], 'already_in' => '148 oz', 'ledger' => [['cylinder' => 'V-2', 'start' => '400 oz', 'end' => '388 oz']]];
+        $path = "/api/v1/machines/{$this->machine->id}/pages/label";
+        $this->actingAs($this->starter)->get("$path.pdf")->assertNotFound();
+        foreach (['A', 'B'] as $circuit) {
+            $this->record($this->starter, $this->machine, 'charge.weigh_in', $charge, "circuit:$circuit")->assertCreated();
+        }
+        app(CurrentCompany::class)->set(null);
+        $label = self::printed((string) $this->actingAs($this->starter)->get("$path.pdf")->assertOk()->getContent());
+        foreach (['Charge label', 'Weigh-in, circuit A', 'Weigh-in, circuit B', 'R-454B, class A2L, GWP 466', '9 lb 4 oz', '10 oz', '2 oz', '10 lb', 'CO2 equivalent 2.1 t'] as $words) {
+            self::assertStringContainsString($words, (string) preg_replace('/ +/', ' ', $label));
+        }
+        $this->actingAs($this->starter)->get("$path.svg")->assertOk()->assertSee('In this circuit: 10 lb');
+    }
+
     /** @param array<string, mixed> $input */
     private function about(string $check, array $input): TestResponse
     {

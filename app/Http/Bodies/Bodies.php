@@ -64,6 +64,7 @@ final class Bodies
             'invite' => [$must('name', self::NAME), $must('email', self::EMAIL), $must('role', 12)],
             'changeRole' => [$must('role', 12)],
             'setActive' => [Field::flag('active')->structural()],
+            'setLicense' => [Field::text('license', 60)],
             'readLink' => [$must('token', self::TOKEN)],
             'join' => [$must('token', self::TOKEN), $must('password', self::PASSWORD)],
             'record' => [...self::reading(), Field::count('instrument', 1), Field::text('reason', self::TEXT), Field::text('source', self::SOURCE), Field::flag('unchecked')],

@@ -70,6 +70,14 @@ final class PeopleController
         return Reply::with($this->list->for($by), 201);
     }
 
+    #[Writes('/api/v1/people/{person}/license', 'setLicense', 'people', 'Changed', PeopleView::class)]
+    public function license(Request $request, User $person, #[CurrentUser] User $by): JsonResponse
+    {
+        $this->people->setLicense($by, $person, trim(Body::of($request, 'setLicense')->text('license')));
+
+        return Reply::with($this->list->for($by), 201);
+    }
+
     #[OA\Post(path: '/api/v1/people/{person}/sign-out', operationId: 'signOutEverywhere', tags: ['people'], parameters: [new OA\Parameter(ref: '#/components/parameters/person'), new OA\Parameter(ref: '#/components/parameters/key'), new OA\Parameter(ref: '#/components/parameters/writer')], responses: [new OA\Response(response: 201, description: 'Signed out everywhere', content: new OA\JsonContent(ref: PeopleView::class))])]
     public function signOut(User $person, #[CurrentUser] User $by): JsonResponse
     {

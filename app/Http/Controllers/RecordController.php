@@ -9,6 +9,7 @@ use App\Models\Machine;
 use App\Models\User;
 use App\Queries\ReadingsTable;
 use App\Queries\RecordSheet;
+use App\Queries\RefrigerantLedger;
 use App\Records\OnePage;
 use App\Records\RecordExport;
 use App\Records\RecordPaper;
@@ -18,10 +19,11 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Collection;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-#[OA\Parameter(parameter: 'page', name: 'page', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['curb', 'crane', 'order', 'options']))]
+#[OA\Parameter(parameter: 'page', name: 'page', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['curb', 'crane', 'order', 'options', 'label']))]
 #[OA\Parameter(parameter: 'form', name: 'form', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['pdf', 'svg']))]
 final class RecordController
 {
@@ -58,7 +60,7 @@ final class RecordController
     }
 
     /** One matter on one page, for people without an account. */
-    #[OA\Get(path: '/api/v1/machines/{machine}/pages/{page}.{form}', operationId: 'onePage', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/page'), new OA\Parameter(ref: '#/components/parameters/form')], responses: [new OA\Response(response: 200, description: 'Curb sketch, crane sheet, order sheet or options, as PDF or SVG', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 404, description: 'Nothing of it was recorded', content: new OA\JsonContent(ref: ProblemView::class))])]
+    #[OA\Get(path: '/api/v1/machines/{machine}/pages/{page}.{form}', operationId: 'onePage', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine'), new OA\Parameter(ref: '#/components/parameters/page'), new OA\Parameter(ref: '#/components/parameters/form')], responses: [new OA\Response(response: 200, description: 'Curb sketch, crane sheet, order sheet, options or charge label, as PDF or SVG', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))), new OA\Response(response: 404, description: 'Nothing of it was recorded', content: new OA\JsonContent(ref: ProblemView::class))])]
     public function page(Request $request, Machine $machine, #[CurrentUser] User $person, OnePage $pages): Response
     {
         return self::onePage($request, $machine, $person->company->time_zone, $pages);
@@ -88,6 +90,16 @@ final class RecordController
         return response($table->of($this->sheet->evidence($machine)), 200, [
             'Content-Type' => 'text/csv; charset=utf-8; header=present',
             'Content-Disposition' => self::kept('readings', $machine, 'csv'),
+        ]);
+    }
+
+    /** What went in and out of a unit, as a law's record wants it. */
+    #[OA\Get(path: '/api/v1/machines/{machine}/refrigerant.csv', operationId: 'refrigerantFile', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'A line each weighing', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))])]
+    public function refrigerant(Machine $machine, RefrigerantLedger $ledger): Response
+    {
+        return response(RefrigerantLedger::file($ledger->lines(new Collection([$machine->loadMissing('job.site', 'sheet')]))), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8; header=present',
+            'Content-Disposition' => self::kept('refrigerant', $machine, 'csv'),
         ]);
     }
 

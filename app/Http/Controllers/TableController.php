@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\Machine;
+use App\Models\RecordedVerdict;
 use App\Models\User;
+use App\Queries\RefrigerantLedger;
 use App\Support\CurrentCompany;
 use App\Tables\CsvOut;
 use App\Tables\Import;
@@ -18,6 +21,7 @@ use Illuminate\Database\ConnectionInterface;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -57,6 +61,15 @@ final class TableController
             assert($out !== false);
             CsvOut::write($out, $head, $rows);
         }, 200, ['Content-Type' => 'text/csv; charset=utf-8; header=present', 'Content-Disposition' => "attachment; filename=\"$table.csv\""]);
+    }
+
+    /** What went in and out of every unit of the company. */
+    #[OA\Get(path: '/api/v1/export/refrigerant.csv', operationId: 'exportRefrigerant', tags: ['office'], responses: [new OA\Response(response: 200, description: 'A line each weighing, unit by unit', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))])]
+    public function refrigerant(RefrigerantLedger $ledger): Response
+    {
+        $machines = Machine::query()->with('job.site', 'sheet')->findMany(RecordedVerdict::query()->where('check', 'refrigerant.account')->distinct()->pluck('machine_id')->all())->sortBy('id');
+
+        return response(RefrigerantLedger::file($ledger->lines($machines)), 200, ['Content-Type' => 'text/csv; charset=utf-8; header=present', 'Content-Disposition' => 'attachment; filename="refrigerant.csv"']);
     }
 
     private function import(string $table): Import

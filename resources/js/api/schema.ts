@@ -873,6 +873,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/people/{person}/license": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setLicense"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/people/{person}/sign-out": {
         parameters: {
             query?: never;
@@ -1063,6 +1079,23 @@ export interface paths {
         };
         /** Every figure as it was read, for a spreadsheet. */
         get: operations["readingsFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/refrigerant.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What went in and out of a unit, as a law's record wants it. */
+        get: operations["refrigerantFile"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1272,6 +1305,23 @@ export interface paths {
             cookie?: never;
         };
         get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/export/refrigerant.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What went in and out of every unit of the company. */
+        get: operations["exportRefrigerant"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1670,6 +1720,7 @@ export interface components {
             email: string;
             role: string;
             active: boolean;
+            license: string;
         };
         /** @description Something a gate still asks for. */
         MissingView: {
@@ -1849,7 +1900,7 @@ export interface components {
             instruments: components["schemas"]["InstrumentUsedView"][];
             notes: string[];
             differs: string[];
-            pages: ("curb" | "crane" | "order" | "options")[];
+            pages: ("curb" | "crane" | "order" | "options" | "label")[];
         };
         /** @description What was recorded: its place on the tape, and the machine as it stands now, unless that was not asked for (Prefer: return=minimal). */
         RecordedView: {
@@ -2027,6 +2078,7 @@ export interface components {
             instrumentDue: string;
             instrumentOverdue: boolean;
             source: string;
+            license: string;
             suspect: string;
             supersededBy: number | null;
             outOfOrder: number[];
@@ -2126,7 +2178,7 @@ export interface components {
         token: string;
         /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
         person: number;
-        page: "curb" | "crane" | "order" | "options";
+        page: "curb" | "crane" | "order" | "options" | "label";
         form: "pdf" | "svg";
         /** @description The refrigerants of the shelf: what each is, and its pressure over temperature at a place. */
         refrigerant: string;
@@ -4115,6 +4167,38 @@ export interface operations {
             };
         };
     };
+    setLicense: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
+            };
+            path: {
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    license?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+        };
+    };
     signOutEverywhere: {
         parameters: {
             query?: never;
@@ -4397,7 +4481,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Curb sketch, crane sheet, order sheet or options, as PDF or SVG */
+            /** @description Curb sketch, crane sheet, order sheet, options or charge label, as PDF or SVG */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -4451,6 +4535,28 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description The readings, one a line */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    refrigerantFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A line each weighing */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -4916,6 +5022,26 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description All of them, as the import takes them */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    exportRefrigerant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A line each weighing, unit by unit */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -57,7 +57,7 @@ export type BenchSpec = {
   /** The sketch is a list that goes on living: it never stands there pale. */
   board?: boolean
   /** It goes out on one page, by this name. */
-  page?: 'curb' | 'crane' | 'order'
+  page?: 'curb' | 'crane' | 'order' | 'label'
   /** Nothing is drawn beside it: the rows have the whole width. */
   undrawn?: boolean
   /** What has to be told before it may be recorded, beside what the check itself wants told. */

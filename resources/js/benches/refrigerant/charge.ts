@@ -3,6 +3,7 @@ import { type BenchSpec, figure, grid, measures, table, words } from '../spec'
 /** The sum one can check by hand, and what of it went in by the scale. */
 export const weighIn: BenchSpec = {
   id: 'weighIn',
+  page: 'label',
   parts: [{ check: 'charge.weigh_in', subject: 'circuit' }],
   rows: [
     grid(['charge_rule.factory_charge', 'charge_rule.included_length'], 2),

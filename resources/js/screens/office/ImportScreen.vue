@@ -143,6 +143,9 @@ async function bring() {
       <p class="acts">
         <a class="press small" href="/api/v1/export/sites.csv" download>{{ t('office.pages.sites') }}</a>
         <a class="press small" href="/api/v1/export/machines.csv" download>{{ t('import.machines') }}</a>
+        <a class="press small" href="/api/v1/export/refrigerant.csv" download>{{
+          t('record.refrigerant')
+        }}</a>
       </p>
     </section>
   </OfficeFrame>

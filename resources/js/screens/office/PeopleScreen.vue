@@ -89,6 +89,19 @@ const reset = (person: Schemas['MemberView']) =>
               </option>
             </select>
           </td>
+          <td>
+            <label class="license"
+              >{{ t('people.license')
+              }}<input
+                :value="one.license"
+                maxlength="60"
+                :disabled="busy"
+                :aria-label="`${t('people.license')} ${one.name}`"
+                @change="
+                  change(`people/${one.id}/license`, { license: ($event.target as HTMLInputElement).value })
+                "
+            /></label>
+          </td>
           <td class="acts">
             <template v-if="one.active">
               <button v-if="mayTouch(one.role)" type="button" class="press small" @click="reset(one)">
@@ -163,6 +176,19 @@ const reset = (person: Schemas['MemberView']) =>
 <style scoped>
 b {
   font: 600 20px/1.2 var(--figures);
+}
+.license {
+  display: grid;
+  gap: 2px;
+  font-size: 14px;
+  color: var(--iron-soft);
+}
+.license input {
+  width: 130px;
+  min-height: 44px;
+  padding: 0 8px;
+  border: 2px solid var(--iron-soft);
+  background: var(--box);
 }
 small {
   display: block;

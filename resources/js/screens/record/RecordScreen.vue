@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, api, type RecordView } from '@/api/client'
 import { wordsOf } from '@/lib/failure'
@@ -14,6 +14,8 @@ const session = useSession()
 const record = ref<RecordView | null>(null)
 const problem = ref('')
 const links = ref(false)
+/** Refrigerant went in or out: it has a file of its own. */
+const moved = computed(() => record.value?.evidence.some((entry) => entry.check === 'refrigerant.account'))
 
 onMounted(async () => {
   try {
@@ -42,6 +44,9 @@ onMounted(async () => {
     <template #files>
       <a class="press small" :href="`/api/v1/machines/${id}/record.json`" download>{{ t('record.json') }}</a>
       <a class="press small" :href="`/api/v1/machines/${id}/readings.csv`" download>{{ t('record.csv') }}</a>
+      <a v-if="moved" class="press small" :href="`/api/v1/machines/${id}/refrigerant.csv`" download>{{
+        t('record.refrigerant')
+      }}</a>
       <button v-if="session.may('make_owner_link')" type="button" class="press small" @click="links = true">
         {{ t('owner.open') }}
       </button>

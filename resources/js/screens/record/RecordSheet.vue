@@ -177,7 +177,9 @@ function print() {
               t('tape.server', { time: `${day(entry.recordedAt)} ${clock(entry.recordedAt)}`.trim() })
             }})</template
           >
-          · {{ entry.who }}<template v-if="entry.instrument"> · {{ entry.instrument }}</template
+          · {{ entry.who
+          }}<template v-if="entry.license"> ({{ t('people.licenseNo', { no: entry.license }) }})</template
+          ><template v-if="entry.instrument"> · {{ entry.instrument }}</template
           ><template v-if="entry.source"> · {{ entry.source }}</template
           ><span v-if="entry.instrumentOverdue" class="overdue">
             ·

@@ -66,7 +66,7 @@ final readonly class MonotoneCubic
         if ($d1 === null || $d2 === null) {
             return $d1 ?? $d2 ?? 0.0;
         }
-        if ($d1 * $d2 <= 0 || ! isset($x[$i - 1], $x[$i], $x[$i + 1])) {
+        if (($d1 <=> 0.0) !== ($d2 <=> 0.0) || ! isset($x[$i - 1], $x[$i], $x[$i + 1])) {
             return 0.0;
         }
         [$h1, $h2] = [$x[$i] - $x[$i - 1], $x[$i + 1] - $x[$i]];

@@ -7,10 +7,7 @@ namespace IronStart\Core\Numeric;
 /** Where a function is zero, and where it is least. */
 final class Root
 {
-    /** Halvings: enough for the last binary digit of any bracket. */
-    private const HALVINGS = 200;
     private const GOLDEN = 0.6180339887498949;
-    private const GOLDEN_STEPS = 90;
 
     /**
      * By halving: sure where the sign changes, to the last digit.
@@ -20,26 +17,25 @@ final class Root
      */
     public static function bisect(\Closure $f, float $low, float $high): float
     {
-        [$atLow, $atHigh] = [$f($low), $f($high)];
-        if ($atLow === 0.0 || $atHigh === 0.0) {
-            return $atLow === 0.0 ? $low : $high;
+        $side = fn (float $x): int => $f($x) <=> 0.0;
+        [$atLow, $atHigh] = [$side($low), $side($high)];
+        if ($atLow === 0) {
+            return $low;
         }
-        if ($atLow > 0 === $atHigh > 0) {
+        if ($atHigh === 0) {
+            return $high;
+        }
+        if ($atLow === $atHigh) {
             throw new NoBracket("No change of sign between $low and $high.");
         }
-        for ($i = 0; $i < self::HALVINGS; $i++) {
+        $middle = ($low + $high) / 2;
+        // Until no number lies between the two any more.
+        while (! in_array($middle, [$low, $high], true)) {
+            [$low, $high] = $side($middle) === $atHigh ? [$low, $middle] : [$middle, $high];
             $middle = ($low + $high) / 2;
-            if ($middle === $low || $middle === $high) {
-                break;
-            }
-            if ($f($middle) > 0 === $atLow > 0) {
-                $low = $middle;
-            } else {
-                $high = $middle;
-            }
         }
 
-        return ($low + $high) / 2;
+        return $middle;
     }
 
     /**
@@ -57,8 +53,8 @@ final class Root
         [$a, $b] = [$points[max(0, $best - 1)], $points[min($grid - 1, $best + 1)]];
         [$c, $d] = [$b - self::GOLDEN * ($b - $a), $a + self::GOLDEN * ($b - $a)];
         [$atC, $atD] = [$f($c), $f($d)];
-        for ($i = 0; $i < self::GOLDEN_STEPS && abs($b - $a) > 1e-13 * $b; $i++) {
-            if ($atC < $atD) {
+        while ($b - $a > 1e-13 * $b) {
+            if (($atC <=> $atD) === -1) {
                 [$b, $d, $atD] = [$d, $c, $atC];
                 $c = $b - self::GOLDEN * ($b - $a);
                 $atC = $f($c);
@@ -71,6 +67,6 @@ final class Root
         $found = ($a + $b) / 2;
 
         // An end of the range is a least of its own.
-        return $f($found) <= $values[$best] ? $found : $points[$best];
+        return min($f($found), $values[$best]) === $values[$best] ? $points[$best] : $found;
     }
 }

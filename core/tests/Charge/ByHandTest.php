@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Tests\Charge;
+
+use IronStart\Core\Charge\WeighIn;
+use IronStart\Core\Check\Past;
+use IronStart\Core\Core;
+use IronStart\Core\Refrigerant\PressureTable;
+use IronStart\Core\Refrigerant\Refrigerant;
+use IronStart\Core\Tests\Judges;
+use IronStart\Core\Verdict\Finding;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Charges against figures worked out by hand. */
+final class ByHandTest extends TestCase
+{
+    use Judges;
+
+    private const RULE = ['factory_charge' => '228 oz', 'included_length' => '15 ft', 'rates' => [['liquid_od' => '5/8 in', 'per_length' => '1.6 oz/ft'], ['liquid_od' => '3/8 in', 'per_length' => '0.6 oz/ft']], 'adders' => [['when' => 'second drier', 'mass' => '4 oz'], ['when' => 'always', 'mass' => '1 oz'], ['when' => 'AH-240', 'mass' => '6 oz']]];
+    private const READ = ['suction_pressure' => '118 psig', 'suction_line' => '52 degF', 'liquid_pressure' => '340 psig', 'liquid_line' => '94 degF'];
+    private const UNIT = ['refrigerant' => 'R-410A', 'metering' => 'txv', 'target_subcooling' => '10 delta_degF', 'running_minutes' => 24, 'outdoor_db' => '85 degF', 'indoor_airflow' => 'ok'];
+
+    public function testTheSumIsFactoryLinesAndParts(): void
+    {
+        $in = ['charge_rule' => self::RULE, 'lines' => [['liquid_od' => '5/8 in', 'length' => '64 ft']], 'applies' => [['when' => 'Second  Drier', 'count' => 2]], 'already_in' => '228 oz'];
+        $of = fn (array $more, string $name): float => (float) self::figure('charge.weigh_in', $more + $in, $name);
+        self::assertEqualsWithDelta([78.4, 9.0, 315.4, 87.4], [$of([], 'line_charge'), $of([], 'adders'), $of([], 'total'), $of([], 'to_go')], 1e-4);
+        self::assertEqualsWithDelta(15.0, $of(['matched_indoor' => 'ah-240'], 'adders'), 1e-4, 'an indoor unit that is matched counts once');
+        self::assertEqualsWithDelta(64 * 1.6, $of(['charge_rule' => ['per_total_length' => true] + self::RULE], 'line_charge'), 1e-4, 'over the whole length');
+        $two = ['lines' => [['liquid_od' => '3/8 in', 'length' => '20 ft'], ['liquid_od' => '5/8 in', 'length' => '10 ft'], ['liquid_od' => '3/8 in', 'length' => '5 ft']]];
+        self::assertEqualsWithDelta(20 * 0.6, $of($two, 'line_charge'), 1e-4, 'what is included counts from the larger size on');
+        $scale = ['ledger' => [['cylinder' => 'V-1', 'start' => '400 oz', 'end' => '350 oz'], ['cylinder' => 'V-2', 'start' => '300 oz', 'end' => '280 oz']]];
+        self::assertEqualsWithDelta([70.0, 17.4], [$of($scale, 'in_so_far'), $of($scale, 'to_go')], 1e-4);
+    }
+
+    public function testAShortLineTakesOutOnlyWhereTheSheetSaysSo(): void
+    {
+        $in = ['lines' => [['liquid_od' => '5/8 in', 'length' => '10 ft']], 'already_in' => '228 oz'];
+        self::assertEqualsWithDelta(0.0, self::figure('charge.weigh_in', ['charge_rule' => self::RULE] + $in, 'line_charge'), 1e-6);
+        self::assertEqualsWithDelta(-8.0, self::figure('charge.weigh_in', ['charge_rule' => ['remove_for_short' => true] + self::RULE] + $in, 'line_charge'), 1e-4);
+    }
+
+    public function testTheLengthsAreAskedWhereTheyCount(): void
+    {
+        $in = ['already_in' => '228 oz'];
+        $codes = fn (array $rule): array => self::found('charge.weigh_in', ['charge_rule' => $rule] + $in)[1];
+        self::assertContains('missing:lines', $codes(self::RULE));
+        self::assertContains('missing:lines', $codes(['factory_charge' => '9 lb', 'included_length' => '15 ft']), 'what is included asks for them');
+        self::assertContains('missing:lines', $codes(['factory_charge' => '9 lb', 'rates' => self::RULE['rates']]), 'so do rates');
+        self::assertNotContains('missing:lines', $codes(['factory_charge' => '9 lb']));
+    }
+
+    public function testEachTermIsToldAsItIsReckoned(): void
+    {
+        $judgement = self::judge('charge.weigh_in', ['charge_rule' => self::RULE, 'lines' => [['liquid_od' => '5/8 in', 'length' => '64 ft']], 'applies' => [['when' => 'second drier']], 'already_in' => '315 oz']);
+        self::assertContains('term_line', array_map(fn (Finding $f): string => $f->phrase, $judgement->findings));
+        $said = Core::judge()->judge('charge.weigh_in', ['charge_rule' => self::RULE, 'lines' => [['liquid_od' => '5/8 in', 'length' => '64 ft']], 'already_in' => '10 oz'], 'us')->because;
+        self::assertContains('49 ft of 5/8 in.: 4 lb 14 oz.', $said);
+    }
+
+    public function testAWeighingThatIsNotDoneIsCarriedOn(): void
+    {
+        $input = ['charge_rule' => self::RULE, 'lines' => [['liquid_od' => '5/8 in', 'length' => '64 ft']], 'already_in' => '228 oz'];
+        $past = new Past([['check' => 'charge.weigh_in', 'subject' => 'circuit:A', 'status' => 'open', 'codes' => [], 'input' => $input, 'values' => [], 'at' => 1]]);
+        self::assertSame(['lines', 'already_in'], array_keys(WeighIn::bringsIn($past, 'circuit:A')), 'the sheet gives its rule anew');
+    }
+
+    /** @return iterable<string, array{float, float|null, float|null}> outdoor and indoor °F, target psig */
+    public static function chart(): iterable
+    {
+        yield 'at a point' => [80, 62, 300.0];
+        yield 'between two outdoors' => [85, 62, 320.0];
+        yield 'between two columns' => [80, 64.5, 307.5];
+        yield 'between all four' => [85, 64.5, 330.0];
+        yield 'a little past the end' => [92, 62, 340.0];
+        yield 'further past' => [92.1, 62, null];
+        yield 'a little before the first' => [78, 62, 300.0];
+        yield 'further before' => [77.9, 62, null];
+        yield 'past the last column' => [80, 69, 315.0];
+        yield 'further past the column' => [80, 69.1, null];
+        yield 'before the first column' => [80, 60, 300.0];
+        yield 'further before the column' => [80, 59.9, null];
+    }
+
+    #[DataProvider('chart')]
+    public function testAChartIsReadByStraightLinesAndTwoDegreesBeyond(float $outdoor, ?float $indoor, ?float $target): void
+    {
+        $point = fn (int $out, int $in, int $psig): array => ['outdoor' => "$out degF", 'indoor' => "$in degF", 'value' => "$psig psig"];
+        $chart = ['target' => 'liquid_pressure', 'indoor' => 'wet_bulb', 'tolerance' => '5 psi', 'points' => [$point(90, 67, 365), $point(80, 62, 300), $point(90, 62, 340), $point(80, 67, 315)]];
+        $input = ['chart' => $chart, 'outdoor_db' => "$outdoor degF", 'indoor_wb' => "$indoor degF"] + array_diff_key(self::UNIT, ['target_subcooling' => 1]) + self::READ;
+        $found = self::figure('charge.state', $input, 'target');
+        $target === null ? self::assertNull($found) : self::assertEqualsWithDelta($target, $found, 1e-6);
+        self::assertSame($target === null, in_array('outside_chart', self::found('charge.state', $input)[1], true));
+    }
+
+    public function testLiftAndLineLossTakeSubcoolingFromTheValve(): void
+    {
+        $r410a = Refrigerant::named('R-410A');
+        self::assertNotNull($r410a);
+        $liquid = 340 * 6894.757 + 101_325;
+        $at = $liquid - $r410a->liquidDensity($r410a->bubbleTemperature($liquid)) * 9.80665 * 6.096 - 2 * 6894.757;
+        $subcooling = 1.8 * ($r410a->bubbleTemperature($at)) - 459.67 - 94;
+        self::assertEqualsWithDelta($subcooling, (float) self::figure('charge.state', ['liquid_lift' => '20 ft', 'line_drop' => '2 psi'] + self::UNIT + self::READ, 'subcooling_at_valve'), 1e-4);
+    }
+
+    public function testOunceByOunceTheSlopeTellsWhatIsLeft(): void
+    {
+        // 20 oz brought 4 °F, so as much again brings the last 4.
+        $trim = ['metering' => 'txv', 'target' => '12 delta_degF', 'weighed_total' => '300 oz', 'size' => '20 ton', 'steps' => [['mass_in_total' => '260 oz', 'subcooling' => '4 delta_degF'], ['mass_in_total' => '280 oz', 'subcooling' => '8 delta_degF']]];
+        self::assertEqualsWithDelta([4.0, 20.0], [self::figure('charge.trim', $trim, 'error'), self::figure('charge.trim', $trim, 'next')], 1e-4);
+        self::assertEqualsWithDelta(10.0, self::figure('charge.trim', ['weighed_total' => '263.64 oz'] + $trim, 'next'), 0.01, 'never past 110 % of what was weighed');
+    }
+
+    public function testAPressureTableIsWhatAGaugeShowsAtAPlace(): void
+    {
+        $r22 = Refrigerant::named('R-22');
+        self::assertNotNull($r22);
+        $sea = PressureTable::of($r22, 'degF', 'psig', 101_325.0, 5);
+        self::assertSame([-40.0, -35.0], [$sea[0][0], $sea[1][0]]);
+        self::assertSame(160.0, $sea[count($sea) - 1][0]);
+        self::assertEqualsWithDelta(68.6, array_column($sea, 2, 0)[40.0] ?? $sea[16][2], 0.1, 'R-22 at 40 °F');
+        self::assertSame($sea[16][1], $sea[16][2], 'a single fluid has one line');
+        $high = PressureTable::of($r22, 'degF', 'psig', 83_400.0, 5);
+        self::assertEqualsWithDelta((101_325 - 83_400) / 6894.757, $high[16][2] - $sea[16][2], 1e-6);
+        $celsius = PressureTable::of($r22, 'degC', 'barg', 101_325.0, 1);
+        self::assertSame([-40.0, 71.0, 112], [$celsius[0][0], $celsius[count($celsius) - 1][0], count($celsius)]);
+        self::assertEqualsWithDelta(3.97, $celsius[40][2], 0.01, '0 °C');
+        self::assertSame(0.0, PressureTable::glide($r22, 277.6));
+        self::assertEqualsWithDelta(9.8, 1.8 * PressureTable::glide(Refrigerant::named('R-407C') ?? $r22, 277.6), 1.5);
+    }
+}

@@ -40,6 +40,7 @@ final class Drawings
             'legs' => self::legs($drawing),
             'scale' => self::scale($drawing),
             'bars' => self::bars($drawing),
+            'column' => self::column($drawing),
             'curve' => self::curve($drawing),
             'dome' => self::dome($drawing),
             'scene' => SceneDrawing::svg($drawing, $width, $tallest),
@@ -214,6 +215,40 @@ final class Drawings
         }
 
         return self::svg(320, 46 * count($bars), $body);
+    }
+
+    /**
+     * A column that fills, with its parts beside it.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function column(array $drawing): string
+    {
+        $parts = is_array($drawing['parts'] ?? null) ? array_values(array_filter($drawing['parts'], fn (mixed $part): bool => is_array($part) && is_numeric($part['value'] ?? null))) : [];
+        $total = (float) array_sum(array_column($parts, 'value'));
+        $filled = is_numeric($drawing['filled'] ?? null) ? (float) $drawing['filled'] : 0.0;
+        $most = 1.04 * max($total, $filled);
+        if ($most <= 0.0) {
+            return '';
+        }
+        $y = fn (float $value): float => 192 - max(0.0, $value) / $most * 180;
+        $body = self::rect(4, $y($total), 70, 192 - $y($total), self::BAND) . self::rect(4, $y($filled), 70, 192 - $y($filled), ($drawing['is'] ?? '') === 'stop' ? self::STOP : self::INK);
+        $below = 0.0;
+        $last = 230.0;
+        foreach ($parts as $part) {
+            $middle = ($y($below) + $y($below + (float) $part['value'])) / 2;
+            $below += (float) $part['value'];
+            $last = min($middle, $last - 30);
+            $line = self::n($y($below));
+            $body .= "<line x1=\"4\" y1=\"$line\" x2=\"82\" y2=\"$line\" stroke=\"" . self::SOFT . '"/>'
+                . self::text(88, max(20, $last), (string) $part['name'], 11, self::SOFT) . self::text(88, max(20, $last) + 14, (string) ($part['text'] ?? ''), 13, self::INK);
+        }
+        $large = is_array($drawing['large'] ?? null) ? $drawing['large'] : null;
+        if ($large !== null) {
+            $body .= self::text(316, 100, (string) ($large['text'] ?? ''), 26, self::INK, 'end') . self::text(316, 120, (string) ($large['name'] ?? ''), 13, self::SOFT, 'end');
+        }
+
+        return self::svg(320, 200, $body);
     }
 
     /**

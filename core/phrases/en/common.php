@@ -42,7 +42,7 @@ return [
             'charge' => 'charge', 'storage' => 'condenser holds', 'liquid_above' => 'liquid above', 'finish_at' => 'open at', 'settles' => 'settles at',
             'tare' => 'tare', 'gross_now' => 'now', 'gross_after' => 'with the rest in', 'plate_charge' => 'nameplate', 'recovered' => 'recovered', 'charged' => 'charged', 'lost' => 'lost',
             'actual' => 'pipe', 'equivalent' => 'equivalent', 'pan' => 'pan',
-            'hold_limit' => 'has to stay under', 'pull_to' => 'pull to', 'factory' => 'factory', 'for_lines' => 'for the lines', 'for_parts' => 'for parts', 'in_it' => 'in it',
+            'hold_limit' => 'has to stay under', 'pull_to' => 'pull to', 'factory' => 'factory', 'for_lines' => 'for the lines', 'for_parts' => 'for parts', 'in_it' => 'in it', 'to_go' => 'to go', 'over' => 'too much',
             'weighed_total' => 'weighed total', 'in_now' => 'in it now', 'in_then' => 'with the next step', 'of_rcl' => 'of the RCL', 'of_quarter_lfl' => 'of a quarter of LFL',
             'cause_low_charge' => 'low charge', 'cause_overcharge' => 'overcharge', 'cause_liquid_restriction' => 'liquid line restriction', 'cause_low_indoor_air' => 'low indoor air', 'cause_low_condenser_air' => 'low condenser air',
             'cause_non_condensable' => 'air in it', 'cause_not_pumping' => 'not pumping', 'cause_overfeeding' => 'overfeeding', 'cause_underfeeding' => 'underfeeding', 'cause_high_load' => 'high load',

@@ -111,16 +111,18 @@ final class WeighIn implements Check, Draws, DrawsOnRecord
             return [];
         }
         $kg = fn (string $name): float => Units::toCanonical((float) $values[$name]->value, 'oz', Kind::Mass);
-        $already = $in->maybe('already_in') ?? 0.0;
-        $soFar = isset($values['in_so_far']) ? $kg('in_so_far') : 0.0;
-        $isOver = isset($values['to_go']) && Limit::under((float) $values['to_go']->value, -self::SCALE);
+        $left = isset($values['to_go']) ? (float) $values['to_go']->value : null;
+        $isOver = $left !== null && Limit::under($left, -self::SCALE);
+        $part = fn (string $word, float $kilograms): array => ['word' => $word, 'value' => $kilograms, 'said' => Said::charge($kilograms)];
 
-        return Drawn::bars('kg', [
-            ['word' => 'factory', 'value' => $in->group('charge_rule')?->maybe('factory_charge'), 'is' => 'pale'],
-            ['word' => 'for_lines', 'value' => $kg('line_charge'), 'is' => 'pale'],
-            ['word' => 'for_parts', 'value' => $kg('adders'), 'is' => 'pale'],
-            ['word' => 'in_it', 'value' => $already + $soFar, 'is' => $isOver ? 'stop' : 'plain'],
-        ], $kg('total'), ['lb', 'kg']);
+        return Drawn::column(
+            array_values(array_filter([
+                $part('factory', $kg('total') - $kg('line_charge') - $kg('adders')), $part('for_lines', $kg('line_charge')), $part('for_parts', $kg('adders')),
+            ], fn (array $one): bool => $one['value'] !== 0.0)),
+            ($in->maybe('already_in') ?? 0.0) + (isset($values['in_so_far']) ? $kg('in_so_far') : 0.0),
+            $isOver ? 'stop' : 'plain',
+            $left === null ? null : ['word' => $isOver ? 'over' : 'to_go', 'said' => Said::charge(abs($kg('to_go')))],
+        );
     }
 
     /**

@@ -43,6 +43,20 @@ final class Drawn
     }
 
     /**
+     * A column that fills: what belongs in it, one part above the other, and how far it stands.
+     *
+     * @param list<array{word: string, value: float, said: Said}> $parts from the bottom up; a negative one takes away
+     * @param float $filled in the unit of the parts
+     * @param 'plain'|'stop' $is of what stands in it
+     * @param array{word: string, said: Said}|null $large the one figure to be read from afar
+     * @return array<string, mixed>
+     */
+    public static function column(array $parts, float $filled, string $is, ?array $large): array
+    {
+        return ['shape' => 'column', 'parts' => $parts, 'filled' => $filled, 'is' => $is] + ($large === null ? [] : ['large' => $large]);
+    }
+
+    /**
      * What was read over time.
      *
      * @param list<array{float, float}> $points time and figure, rising

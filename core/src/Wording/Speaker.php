@@ -80,17 +80,33 @@ final class Speaker
     private function named(Judgement $judgement, string $units): Judgement
     {
         $named = ($judgement->drawing['shape'] ?? '') === 'scene' ? $this->measured($judgement->drawing, $units) : [];
-        foreach (['bars', 'bodies', 'lines'] as $list) {
+        foreach (['bars', 'bodies', 'lines', 'parts'] as $list) {
             foreach (is_array($judgement->drawing[$list] ?? null) ? $judgement->drawing[$list] : [] as $i => $one) {
                 if (is_array($one) && is_string($one['word'] ?? null)) {
                     $one['name'] = $one['word'] === '' ? '' : $this->phrases->word('drawn', $one['word']);
                     unset($one['word']);
                 }
-                $named[$list][$i] = $one;
+                $named[$list][$i] = is_array($one) ? $this->said($one, $units) : $one;
             }
+        }
+        $large = $judgement->drawing['large'] ?? null;
+        if (is_array($large)) {
+            $named['large'] = $this->said(['name' => $this->phrases->word('drawn', (string) $large['word'])] + array_diff_key($large, ['word' => 1]), $units);
         }
 
         return $named === [] ? $judgement : $judgement->drawn($named + $judgement->drawing);
+    }
+
+    /**
+     * A figure of a drawing that is told as people say it.
+     *
+     * @param array<string, mixed> $one
+     * @param 'us'|'si' $units
+     * @return array<string, mixed>
+     */
+    private function said(array $one, string $units): array
+    {
+        return ($one['said'] ?? null) instanceof Said ? ['text' => $this->formatter->say($one['said'], $units)] + array_diff_key($one, ['said' => 1]) : $one;
     }
 
     /**

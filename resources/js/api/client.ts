@@ -43,6 +43,13 @@ export type Drawing =
       bars: { name: string; value: number | null; is: string }[]
     }
   | {
+      shape: 'column'
+      parts: { name: string; value: number; text: string }[]
+      filled: number
+      is: string
+      large?: { name: string; text: string }
+    }
+  | {
       shape: 'legs'
       unit: string
       low: number | null

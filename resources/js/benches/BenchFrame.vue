@@ -254,7 +254,7 @@ const sketched = computed(
 
 /** The server's word for a value, without the name of the key. */
 function words(detail: string): string {
-  const told = detail.replace(/^[a-z_.0-9]+: /, '')
+  const told = detail.replace(/^[a-z_.0-9]+: /, '').replace(/^is required\. Enter: /, t('bench.stillNeed'))
   return told.charAt(0).toUpperCase() + told.slice(1)
 }
 

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Drawing } from '@/api/client'
 import BandScale from './BandScale.vue'
 import DrawnBars from './DrawnBars.vue'
+import DrawnColumn from './DrawnColumn.vue'
 import DrawnCurve from './DrawnCurve.vue'
 import DrawnDome from './DrawnDome.vue'
 import DrawnScene from './DrawnScene.vue'
@@ -35,6 +36,7 @@ const ground = computed(() => (props.second?.shape === 'legs' ? props.second.gro
   />
   <DrawnCurve v-else-if="drawing?.shape === 'curve'" :drawing="drawing" />
   <DrawnDome v-else-if="drawing?.shape === 'dome'" :drawing="drawing" />
+  <DrawnColumn v-else-if="drawing?.shape === 'column'" :drawing="drawing" />
   <DrawnBars v-else-if="drawing?.shape === 'bars'" :drawing="drawing" />
   <PhaseClock
     v-else-if="drawing?.shape === 'rotation' && drawing.turns !== 'unknown'"

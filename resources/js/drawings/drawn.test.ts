@@ -13,7 +13,9 @@ import { useSession } from '@/stores/session'
 import catalogue from '../../../tests/fixtures/checks.json'
 import BandScale from './BandScale.vue'
 import DrawnBars from './DrawnBars.vue'
+import DrawnColumn from './DrawnColumn.vue'
 import DrawnCurve from './DrawnCurve.vue'
+import DrawnDome from './DrawnDome.vue'
 import DrawnShape from './DrawnShape.vue'
 import { axisOf, short } from './figures'
 import JointBoard from './JointBoard.vue'
@@ -190,6 +192,190 @@ describe('a curve over time', () => {
   })
 })
 
+describe('a decay by decades', () => {
+  const decay = (more: Partial<Of<'curve'>> = {}): Of<'curve'> => ({
+    shape: 'curve',
+    unit: 'micron',
+    across: 'min',
+    decades: true,
+    points: [
+      [0, 100],
+      [10, 300],
+    ],
+    lines: [{ name: 'has to stay under', value: 1000, is: 'stop' }],
+    from: 0,
+    fit: [],
+    band: [],
+    ...more,
+  })
+  const draw = (more: Partial<Of<'curve'>> = {}) =>
+    mount(DrawnCurve, { props: { drawing: decay(more) }, global })
+
+  it('has the same height for the same factor', () => {
+    const y = draw({
+      points: [
+        [0, 10],
+        [1, 100],
+        [2, 1000],
+      ],
+    })
+      .findAll('circle')
+      .map((one) => Number(one.attributes('cy')))
+    expect((y[0] ?? 0) - (y[1] ?? 0)).toBeCloseTo((y[1] ?? 0) - (y[2] ?? 0), 6)
+    expect((y[0] ?? 0) - (y[1] ?? 0)).toBeGreaterThan(20)
+  })
+  it('carries its fit on past the last reading', () => {
+    const drawn = draw({
+      fit: [
+        [0, 100],
+        [30, 900],
+      ],
+    })
+    const fit = numbers(drawn.find('path.fit').attributes('d'))
+    const last = drawn.findAll('circle').at(-1)
+    expect(fit[2]).toBeGreaterThan(Number(last?.attributes('cx')))
+    expect(fit[3]).toBeLessThan(Number(last?.attributes('cy')))
+    expect(draw().find('path.fit').exists()).toBe(false)
+  })
+  it('draws a limit where it lies, and its word with it', () => {
+    const drawn = draw()
+    const line = Number(drawn.find('g.stop line').attributes('y1'))
+    expect(line).toBeLessThan(Number(drawn.findAll('circle').at(-1)?.attributes('cy')))
+    expect(drawn.find('g.stop text').text()).toContain('has to stay under 1000')
+  })
+  it('runs into one line where it has many readings', () => {
+    const many = Array.from({ length: 41 }, (_, i): [number, number] => [i, 100 + i])
+    expect(Number(draw({ points: many }).find('circle').attributes('r'))).toBeLessThan(2)
+    expect(
+      Number(
+        draw({ points: many.slice(0, 40) })
+          .find('circle')
+          .attributes('r'),
+      ),
+    ).toBe(4)
+  })
+  it('has a band a reading may lie in, and begins its axis there', () => {
+    const held = draw({
+      decades: false,
+      across: 'h',
+      unit: 'psig',
+      lines: [],
+      points: [
+        [0, 450],
+        [14, 437],
+      ],
+      band: [
+        [0, 450, 450],
+        [14, 435, 441],
+      ],
+    })
+    const band = numbers(held.find('path.band').attributes('d'))
+    const last = held.findAll('circle').at(-1)
+    const y = Number(last?.attributes('cy'))
+    expect(band[3]).toBeLessThan(y)
+    expect(band[5]).toBeGreaterThan(y)
+    expect(y).toBeLessThan(240)
+    expect(held.text()).toContain('h')
+  })
+})
+
+describe('a column that fills', () => {
+  const column = (more: Partial<Of<'column'>> = {}): Of<'column'> => ({
+    shape: 'column',
+    parts: [
+      { name: 'factory', value: 6, text: '13 lb' },
+      { name: 'for the lines', value: 2, text: '4 lb' },
+    ],
+    filled: 4,
+    is: 'plain',
+    large: { name: 'to go', text: '9 lb' },
+    ...more,
+  })
+  const draw = (more: Partial<Of<'column'>> = {}) =>
+    mount(DrawnColumn, { props: { drawing: column(more) }, global })
+  const tall = (drawn: ReturnType<typeof draw>, of: string) =>
+    Number(drawn.find(`rect.${of}`).attributes('height'))
+
+  it('stands as high as what is in it, of all that belongs there', () => {
+    const drawn = draw()
+    expect(tall(drawn, 'plain') / tall(drawn, 'glass')).toBeCloseTo(0.5, 6)
+    const marks = drawn.findAll('line.mark').map((one) => Number(one.attributes('y1')))
+    expect((262 - (marks[0] ?? 0)) / (262 - (marks[1] ?? 0))).toBeCloseTo(0.75, 6)
+    expect(drawn.find('.large').text()).toContain('9 lb')
+    expect(drawn.attributes('aria-label')).toBe('Charge: factory 13 lb, for the lines 4 lb, 9 lb to go')
+  })
+  it('stands over the top where too much went in', () => {
+    const drawn = draw({ filled: 9, is: 'stop' })
+    expect(tall(drawn, 'stop')).toBeGreaterThan(tall(drawn, 'glass'))
+  })
+  it('keeps the names of thin parts apart, and needs no figure', () => {
+    const drawn = draw({
+      parts: [
+        { name: 'a', value: 8, text: '8' },
+        { name: 'b', value: 0.1, text: '0.1' },
+        { name: 'c', value: 0.1, text: '0.1' },
+      ],
+    })
+    const at = drawn.findAll('text:not(.large)').map((one) => Number(one.attributes('y')))
+    expect((at[0] ?? 0) - (at[1] ?? 0)).toBeGreaterThanOrEqual(40)
+    const bare = column()
+    delete bare.large
+    expect(
+      mount(DrawnColumn, { props: { drawing: bare }, global })
+        .find('.large')
+        .exists(),
+    ).toBe(false)
+  })
+})
+
+describe('the dome of a refrigerant', () => {
+  const dome: Of<'dome'> = {
+    shape: 'dome',
+    refrigerant: 'R-410A',
+    bubble: [
+      [150, 2e5],
+      [250, 2e6],
+      [300, 4e6],
+    ],
+    dew: [
+      [410, 2e5],
+      [425, 2e6],
+      [400, 4e6],
+    ],
+    low: 9e5,
+    high: 2.4e6,
+    suction: { from: 422, to: 430 },
+    liquid: { from: 266, to: 257 },
+    figures: {
+      superheat: { value: 12.16, unit: 'degF' },
+      subcooling: { value: 10.6, unit: 'degF' },
+      low: { value: 118.4, unit: 'psig' },
+      high: { value: 340, unit: 'psig' },
+    },
+  }
+  const drawn = () => mount(DrawnDome, { props: { drawing: dome }, global })
+
+  it('has superheat and subcooling as lengths out of it, the low side under the high one', () => {
+    const [superheat, subcooling] = ['superheat', 'subcooling'].map((one) => {
+      const line = drawn().find(`line.${one}`)
+      return ['x1', 'x2', 'y1'].map((at) => Number(line.attributes(at)))
+    }) as [number[], number[]]
+    expect((superheat[1] ?? 0) - (superheat[0] ?? 0)).toBeGreaterThan(0)
+    expect(
+      ((superheat[1] ?? 0) - (superheat[0] ?? 0)) / ((subcooling[1] ?? 0) - (subcooling[0] ?? 0)),
+    ).toBeCloseTo(8 / 9, 6)
+    expect(superheat[2]).toBeGreaterThan(subcooling[2] ?? 0)
+  })
+  it('tells its four figures', () => {
+    const words = drawn().text()
+    for (const one of ['12.2 degF', '10.6 degF', 'low side 118 psig', 'high side 340 psig', 'R-410A'])
+      expect(words).toContain(one)
+    const bare = { ...dome }
+    delete bare.figures
+    expect(mount(DrawnDome, { props: { drawing: bare }, global }).text()).toContain('superheat')
+  })
+})
+
 describe('three legs', () => {
   const legs = (values: (number | null)[], more: Partial<Of<'legs'>> = {}): Of<'legs'> => ({
     shape: 'legs',
@@ -237,6 +423,7 @@ describe('what a judgement gives to be drawn', () => {
       BandScale,
     ],
     ['curve', { shape: 'curve', unit: 'psig', points: [], lines: [], from: 0 }, DrawnCurve],
+    ['column', { shape: 'column', parts: [], filled: 0, is: 'plain' }, DrawnColumn],
     [
       'legs',
       { shape: 'legs', unit: 'V', low: null, high: null, average: null, legs: [], ground: [] },

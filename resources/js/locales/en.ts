@@ -98,6 +98,7 @@ export default {
     tellHours: 'Enter how long {names} ran backwards in total; 0 s if never.',
     tell: 'Before you record, enter: {what}.',
     recorded: 'Recorded.',
+    stillNeed: 'Still need ',
     cantRecord: 'Your role can read here, not record.',
   },
   photo: {
@@ -238,6 +239,7 @@ export default {
     seen: 'seen all around',
     joint: { open: 'to do', begun: 'begun', interrupted: 'interrupted', done: 'done' },
   },
+  column: { told: 'Charge' },
   dome: {
     told: 'Cycle of {refrigerant} on its dome',
     superheat: 'superheat',

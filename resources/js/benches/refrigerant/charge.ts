@@ -4,6 +4,7 @@ import { type BenchSpec, figure, grid, measures, table, words } from '../spec'
 export const weighIn: BenchSpec = {
   id: 'weighIn',
   page: 'label',
+  scaled: true,
   parts: [{ check: 'charge.weigh_in', subject: 'circuit' }],
   rows: [
     grid(['charge_rule.factory_charge', 'charge_rule.included_length'], 2),

@@ -77,7 +77,9 @@ final class Trim implements Check, Draws, DrawsOnRecord
 
     public static function bringsIn(Past $past, string $subject): array
     {
-        return $past->stillOpen('charge.trim', $subject, ['target', 'weighed_total', 'size', 'steps', 'condenser']);
+        $weighed = $past->last('charge.weigh_in', $subject)['values']['total'] ?? null;
+
+        return $past->stillOpen('charge.trim', $subject, ['target', 'weighed_total', 'size', 'steps', 'condenser']) + ($weighed === null ? [] : ['weighed_total' => $weighed]);
     }
 
     public function contradictions(Input $in): iterable

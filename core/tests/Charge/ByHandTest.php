@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Charge;
 
+use IronStart\Core\Charge\Trim;
 use IronStart\Core\Charge\WeighIn;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Core;
@@ -66,6 +67,16 @@ final class ByHandTest extends TestCase
         $input = ['charge_rule' => self::RULE, 'lines' => [['liquid_od' => '5/8 in', 'length' => '64 ft']], 'already_in' => '228 oz'];
         $past = new Past([['check' => 'charge.weigh_in', 'subject' => 'circuit:A', 'status' => 'open', 'codes' => [], 'input' => $input, 'values' => [], 'at' => 1]]);
         self::assertSame(['lines', 'already_in'], array_keys(WeighIn::bringsIn($past, 'circuit:A')), 'the sheet gives its rule anew');
+    }
+
+    public function testWhatWasWeighedInIsWhatATrimStartsFrom(): void
+    {
+        $entry = fn (string $check, string $status, array $input, array $values, int $at): array => ['check' => $check, 'subject' => 'circuit:A', 'status' => $status, 'codes' => [], 'input' => $input, 'values' => $values, 'at' => $at];
+        $weighed = $entry('charge.weigh_in', 'clear', [], ['total' => ['value' => 306.4, 'unit' => 'oz']], 1);
+        self::assertSame(['weighed_total' => ['value' => 306.4, 'unit' => 'oz']], Trim::bringsIn(new Past([$weighed]), 'circuit:A'));
+        self::assertSame([], Trim::bringsIn(new Past([$weighed]), 'circuit:B'));
+        $begun = $entry('charge.trim', 'open', ['weighed_total' => '300 oz', 'size' => '20 ton'], [], 2);
+        self::assertSame(['weighed_total' => '300 oz', 'size' => '20 ton'], Trim::bringsIn(new Past([$weighed, $begun]), 'circuit:A'), 'what was typed stays');
     }
 
     /** @return iterable<string, array{float, float|null, float|null}> outdoor and indoor °F, target psig */

@@ -61,9 +61,29 @@ final class HoldTest extends TestCase
         self::assertEqualsWithDelta(24 * $perYear / 0.5, self::figure('tight.hold', $hold, 'hold_for_half_ounce'), 1e-6);
         $twice = ['volume' => '40 L'] + $hold;
         self::assertEqualsWithDelta(2 * $perYear, self::figure('tight.hold', $twice, 'smallest_leak_per_year'), 1e-6, 'a larger pipe hides a larger leak');
-        foreach ([['refrigerant' => 'water'], ['ambient' => null], ['start' => ['pressure' => '-1 psig'] + $hold['start']], ['ambient' => '-80 degF']] as $lacking) {
+        foreach ([['refrigerant' => 'water'], ['ambient' => null], ['start' => ['pressure' => '0 psig'] + $hold['start']], ['ambient' => '-80 degF']] as $lacking) {
             self::assertNull(self::figureOrRefused(array_filter($lacking + $hold, fn (mixed $v): bool => $v !== null)));
         }
+    }
+
+    public function testAnEndAtItsStartOrInAnotherZoneIsRefused(): void
+    {
+        foreach (['2026-03-02T17:00', '2026-03-02T16:59', '2026-03-02T18:00-07:00'] as $at) {
+            self::assertSame('end.at', self::refused('tight.hold', ['end' => ['pressure' => '500 psig', 'temperature' => '80 degF', 'at' => $at]] + self::hold(500, 80, 500, 80, 1.0))[0], $at);
+        }
+        self::assertSame('', self::refused('tight.hold', self::hold(500, 80, 500, 80, 0.001))[0]);
+    }
+
+    public function testAltitudeOrBarometerAloneSaysWhereTheGaugeStands(): void
+    {
+        $basis = fn (array $more): array => Core::judge()->judge('tight.hold', $more + self::hold(500, 80, 500, 80, 14.0), 'us')->basis;
+        $sea = 'At sea level: no altitude or barometer was given.';
+        self::assertContains($sea, $basis([]));
+        self::assertNotContains($sea, $basis(['altitude' => '5280 ft']));
+        self::assertNotContains($sea, $basis(['barometer' => '83 kPa']));
+        // Thin air weighs on the gauge less: the same cold takes a little less of it.
+        $falls = fn (array $more): float => 500 - (float) self::figure('tight.hold', $more + self::hold(500, 80, 490, 60, 14.0), 'expected');
+        self::assertGreaterThan($falls(['altitude' => '5280 ft']), $falls([]));
     }
 
     public function testWhatIsLeftRunsAsAClockFromTheStartOnAndEndsWithTheHold(): void

@@ -167,7 +167,14 @@ const status = computed(() => {
 })
 const sentence = computed(() => {
   if (opening.refused.value) return t('opening.shut')
-  if (problem.value !== null) return words(problem.value.detail)
+  if (problem.value !== null) {
+    const at = String(problem.value.field ?? '')
+    const label = fieldOf(views.value, withoutPlaces(at))?.label
+    // A row that is begun and not yet whole says what it lacks, not how it is written.
+    if (label !== undefined && /: is required\./.test(problem.value.detail))
+      return t('bench.stillNeed', { what: label.toLowerCase() })
+    return words(problem.value.detail)
+  }
   if (blind.value) return t('bench.blind')
   if (leads.value === null) return t('bench.wait')
   return speaksAlone.value ? leads.value.headline : `${leads.value.headline} ${follows.value?.headline ?? ''}`
@@ -254,7 +261,7 @@ const sketched = computed(
 
 /** The server's word for a value, without the name of the key. */
 function words(detail: string): string {
-  const told = detail.replace(/^[a-z_.0-9]+: /, '').replace(/^is required\. Enter: /, t('bench.stillNeed'))
+  const told = detail.replace(/^[a-z_.0-9]+: /, '')
   return told.charAt(0).toUpperCase() + told.slice(1)
 }
 

@@ -98,7 +98,7 @@ export default {
     tellHours: 'Enter how long {names} ran backwards in total; 0 s if never.',
     tell: 'Before you record, enter: {what}.',
     recorded: 'Recorded.',
-    stillNeed: 'Still need ',
+    stillNeed: 'Still need: {what}.',
     cantRecord: 'Your role can read here, not record.',
   },
   photo: {

@@ -63,11 +63,7 @@ export const openValves: BenchSpec = {
   sketch: markRaw(ValveBoard),
   board: true,
   act: true,
-  rows: [
-    words('released'),
-    table('valves', ['name', 'turns'], { grows: true, starts: true }),
-    words('bubbled'),
-  ],
+  rows: [words('released'), table('valves', ['turns'], { grows: true, starts: true }), words('bubbled')],
 }
 
 /** A compressor's oil, out and in. */

@@ -150,7 +150,7 @@ const facts = computed(() => {
           >{{ one.name }}<small>{{ one.class }}</small></RouterLink
         >
       </nav>
-      <main v-if="chosen">
+      <section v-if="chosen">
         <h1>{{ chosen.name }}</h1>
         <dl>
           <div v-for="fact in facts" :key="fact.key">
@@ -214,7 +214,7 @@ const facts = computed(() => {
           </div>
         </div>
         <a class="press small" :href="file" download>{{ t('refrigerants.file') }}</a>
-      </main>
+      </section>
     </div>
   </div>
 </template>
@@ -258,7 +258,7 @@ nav small {
   font: 400 14px/1 var(--text);
   color: var(--iron-soft);
 }
-main {
+section {
   display: grid;
   align-content: start;
   gap: 10px;

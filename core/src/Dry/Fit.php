@@ -6,6 +6,7 @@ namespace IronStart\Core\Dry;
 
 use IronStart\Core\Numeric\LeastSquares;
 use IronStart\Core\Numeric\Root;
+use IronStart\Core\Verdict\Limit;
 
 /**
  * The shape of a vacuum that is left alone: it stands (dry), rises in a line (a leak) or bends to a plateau (moisture).
@@ -58,7 +59,7 @@ final readonly class Fit
         $third = max(self::THIRD, intdiv($n, 3));
         $early = LeastSquares::line(array_slice($t, 0, $third), array_slice($p, 0, $third));
         $late = LeastSquares::line(array_slice($t, -$third), array_slice($p, -$third));
-        $bends = $early['slope'] > 0 && $early['slope'] >= self::BENDS * $late['slope'];
+        $bends = Limit::over($early['slope'], 0.0) && ! Limit::under($early['slope'], self::BENDS * $late['slope']);
         $model = 'steady';
         foreach (['leak', 'moisture'] as $other) {
             if (($other !== 'moisture' || $bends) && $scores[$other] < $scores[$model]) {
@@ -116,16 +117,16 @@ final readonly class Fit
         $cost = function (float $tau) use ($fit): float {
             $line = $fit($tau);
 
-            return $line['slope'] < 0 ? $line['residual'] : INF;
+            return Limit::under($line['slope'], 0.0) ? $line['residual'] : INF;
         };
         $tau = Root::least($cost, self::SHORTEST, self::LONGEST * ($t[count($t) - 1] - $t[0]), self::GRID);
         $line = $fit($tau);
 
-        return $line['slope'] < 0 ? ['plateau' => $line['intercept'], 'below' => -$line['slope'], 'tau' => $tau, 'residual' => $line['residual']] : null;
+        return Limit::under($line['slope'], 0.0) ? ['plateau' => $line['intercept'], 'below' => -$line['slope'], 'tau' => $tau, 'residual' => $line['residual']] : null;
     }
 
     private static function score(int $n, float $residual, int $k): float
     {
-        return $n - $k - 1 <= 0 ? INF : $n * log(max($residual / $n, self::REPEATS)) + 2 * $k + 2 * $k * ($k + 1) / ($n - $k - 1);
+        return $n * log(max($residual / $n, self::REPEATS)) + 2 * $k + 2 * $k * ($k + 1) / ($n - $k - 1);
     }
 }

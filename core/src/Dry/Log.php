@@ -157,7 +157,7 @@ final class Log implements Check, Draws, DrawsOnRecord
     {
         $end = $points[count($points) - 1][0];
         $span = $end - $points[0][0];
-        $third = array_values(array_filter($points, fn (array $p): bool => $p[0] >= $end - $span / 3 - 1e-9));
+        $third = array_values(array_filter($points, fn (array $p): bool => ! Limit::under($p[0], $end - $span / 3)));
         if (count($third) < self::POINTS) {
             return null;
         }

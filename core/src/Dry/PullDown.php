@@ -67,7 +67,7 @@ final readonly class PullDown
 
     private function seconds(float $from, float $to): ?float
     {
-        if ($this->falls($to) <= 0 || $this->falls($from) <= 0) {
+        if (min($this->falls($to), $this->falls($from)) <= 0) {
             return null;
         }
         [$low, $high] = [log($to - $this->ultimate), log($from - $this->ultimate)];
@@ -76,11 +76,8 @@ final readonly class PullDown
         for ($i = 0; $i < self::PANELS; $i++) {
             foreach (self::GAUSS as [$place, $weight]) {
                 $over = exp($low + ($i + (1 + $place) / 2) * $width);
-                $falls = $this->falls($this->ultimate + $over);
-                if ($falls <= 0) {
-                    return null;
-                }
-                $sum += $weight * $over / $falls;
+                // What falls at both ends falls everywhere between them: the thicker, the more goes.
+                $sum += $weight * $over / $this->falls($this->ultimate + $over);
             }
         }
 

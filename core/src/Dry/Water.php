@@ -81,7 +81,7 @@ final class Water implements Check, Draws
         if ($boils !== null) {
             $values['vacuum_to_boil'] = Value::of(Units::fromCanonical($boils, 'micron', Kind::AbsolutePressure), 'micron');
         }
-        if ($vacuum === null || $boils === null || $coldest === null) {
+        if ($vacuum === null || $coldest === null || $boils === null) {
             return new Judgement(Missing::in($in), $values, basis: [Finding::note('basis')]);
         }
         $share = 100 * $vacuum / $boils;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Logger;
 
+use IronStart\Core\Verdict\Limit;
+
 /**
  * What a logger's file holds: its readings in order of time, and everything about it that is not plain.
  *
@@ -40,7 +42,7 @@ final readonly class Series
      */
     public function between(float $from, ?float $to): self
     {
-        $points = array_values(array_filter($this->points, fn (array $p): bool => $p['seconds'] >= 60 * $from - 1e-6 && ($to === null || $p['seconds'] <= 60 * $to + 1e-6)));
+        $points = array_values(array_filter($this->points, fn (array $p): bool => ! Limit::under($p['seconds'], 60 * $from) && ($to === null || ! Limit::over($p['seconds'], 60 * $to))));
         $first = $points[0]['seconds'] ?? 0.0;
 
         return new self(
@@ -78,7 +80,8 @@ final readonly class Series
         $at = 0;
         for ($step = 1; $step <= $steps; $step++) {
             $wanted = $end * $step / ($steps + 1);
-            while ($at < $count - 1 && $this->points[$at]['seconds'] < $wanted) {
+            // The last one lies at the end, past everything that is wanted.
+            while (Limit::under($this->points[$at]['seconds'], $wanted)) {
                 $at++;
             }
             $kept[$at] = true;
@@ -91,12 +94,9 @@ final readonly class Series
     /** @return list<int> places of the highest and lowest of the first reading */
     private function extremes(): array
     {
-        [$high, $low] = [0, 0];
-        foreach ($this->points as $i => $point) {
-            $high = $point['values'][0] > $this->points[$high]['values'][0] ? $i : $high;
-            $low = $point['values'][0] < $this->points[$low]['values'][0] ? $i : $low;
-        }
+        $read = array_map(fn (array $point): float => $point['values'][0], $this->points);
+        asort($read);
 
-        return [$high, $low];
+        return [(int) array_key_last($read), (int) array_key_first($read)];
     }
 }

@@ -13,7 +13,7 @@ use PHPUnit\Framework\TestCase;
 final class BoundaryTest extends TestCase
 {
     private const EVERYWHERE = [
-        'lists' => 'array_column array_combine array_count_values array_diff array_diff_key array_fill array_fill_keys array_filter array_flip array_intersect array_intersect_key array_is_list array_key_first array_keys array_map array_merge array_pop array_push array_reduce array_reverse array_search array_slice array_sum array_unique array_unshift array_values arsort asort count end in_array krsort ksort max min range sort usort',
+        'lists' => 'array_column array_combine array_count_values array_diff array_diff_key array_fill array_fill_keys array_filter array_flip array_intersect array_intersect_key array_is_list array_key_first array_key_last array_keys array_map array_merge array_pop array_push array_reduce array_reverse array_search array_slice array_sum array_unique array_unshift array_values arsort asort count end in_array krsort ksort max min range sort usort',
         'numbers' => 'abs acos atan2 ceil cos deg2rad exp floatval floor intdiv intval is_finite is_nan log rad2deg sin sqrt tan',
         'texts' => 'explode implode preg_match preg_replace preg_split sprintf str_contains str_repeat str_replace str_split str_starts_with strcmp strlen strpos strrchr strstr strtok strtolower strtoupper strtr strval substr substr_count trim ltrim ucfirst ctype_digit mb_check_encoding mb_strimwidth mb_strlen mb_strtolower mb_strtoupper mb_substr',
         'kinds' => 'get_debug_type get_object_vars is_array is_bool is_float is_int is_numeric is_object is_scalar is_string property_exists',

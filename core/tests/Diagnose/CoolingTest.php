@@ -7,6 +7,7 @@ namespace IronStart\Core\Tests\Diagnose;
 use IronStart\Core\Diagnose\Patterns;
 use IronStart\Core\Refrigerant\Refrigerant;
 use IronStart\Core\Tests\Judges;
+use IronStart\Core\Verdict\Status;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -79,6 +80,8 @@ final class CoolingTest extends TestCase
         yield 'air in it' => [['non_condensable'], [], 'off_cycle_pressure'];
         yield 'low' => [['low_charge'], [], 'drier_drop_then_leak_search'];
         yield 'underfed' => [['underfeeding'], [], 'warm_bulb'];
+        yield 'too much or air in it, the pressure is in' => [['overcharge', 'low_condenser_air', 'non_condensable'], ['off_cycle_pressure'], 'condenser_air'];
+        yield 'only one of the two' => [['low_condenser_air', 'overfeeding'], [], 'condenser_air'];
         yield 'too much, no air in it' => [['overcharge'], ['off_cycle_pressure'], 'recover_and_weigh'];
         yield 'low, the drier is clear' => [['low_charge'], ['drier_drop'], 'leak_search'];
         yield 'underfed, the drier is clear' => [['underfeeding', 'low_charge'], ['drier_drop'], 'warm_bulb'];
@@ -138,6 +141,41 @@ final class CoolingTest extends TestCase
         self::assertEqualsWithDelta($target, (float) self::figure('diagnose.cooling', $byHumidity + self::READ, 'target_superheat'), 1.5, '49 % at 75 °F is a wet bulb near 62 °F');
         self::assertNull(self::figure('diagnose.cooling', array_diff_key($fixed, ['return_wb' => 1]) + self::READ, 'target_superheat'), 'no wet bulb, no target');
         self::assertNull(self::figure('diagnose.cooling', ['outdoor_db' => '115 degF', 'return_wb' => '58 degF'] + $fixed + self::READ, 'target_superheat'), 'under 5 °F the rule says nothing');
+    }
+
+    public function testWhatStopsAtOnceStopsFromItsMinuteOn(): void
+    {
+        $level = ['suction_pressure' => '200 psig', 'liquid_pressure' => '240 psig'] + self::READ;
+        $codes = fn (array $input): array => self::found('diagnose.cooling', $input)[1];
+        self::assertContains('not_pumping', $codes(['running_minutes' => 1] + $level));
+        self::assertNotContains('not_pumping', $codes(['running_minutes' => 0.9] + $level));
+        $warm = ['liquid_line' => '112 degF'] + self::READ;
+        self::assertContains('subcooling_impossible', $codes(['running_minutes' => 5] + $warm));
+        self::assertNotContains('subcooling_impossible', $codes(['running_minutes' => 4.9] + $warm));
+        $impossible = self::judge('diagnose.cooling', ['suction_line' => '30 degF'] + self::READ);
+        foreach ($impossible->findings as $finding) {
+            self::assertTrue(! in_array($finding->code, ['check_readings', 'superheat_impossible'], true) || $finding->status === Status::Stop, $finding->code);
+        }
+        self::assertContains('check_readings', $impossible->codes());
+    }
+
+    public function testTheRefrigerantIsAskedForWithAnyGaugePressureAndOnlyThen(): void
+    {
+        $in = ['metering' => 'txv', 'running_minutes' => 20, 'return_db' => '75 degF'];
+        self::assertNotContains('missing:refrigerant', self::found('diagnose.cooling', $in)[1]);
+        foreach (['suction_pressure' => [], 'liquid_pressure' => [], 'off_cycle_pressure' => ['off_cycle_air' => '80 degF']] as $gauge => $more) {
+            self::assertContains('missing:refrigerant', self::found('diagnose.cooling', [$gauge => '150 psig'] + $more + $in)[1], $gauge);
+        }
+    }
+
+    public function testAFeatureNeedsAllItIsReckonedFrom(): void
+    {
+        $of = fn (array $without): array => array_keys(array_filter(self::judge('diagnose.cooling', array_diff_key(self::READ, array_flip($without)))->values, fn (string $name): bool => str_starts_with($name, 'feature:'), ARRAY_FILTER_USE_KEY));
+        self::assertSame(['feature:evap', 'feature:superheat', 'feature:cond', 'feature:subcooling', 'feature:amps'], $of([]));
+        self::assertSame(['feature:cond', 'feature:subcooling', 'feature:amps'], $of(['suction_pressure']));
+        self::assertSame(['feature:evap', 'feature:superheat', 'feature:amps'], $of(['liquid_pressure']));
+        self::assertSame(['feature:evap', 'feature:cond', 'feature:amps'], $of(['suction_line', 'liquid_line']));
+        self::assertSame(['feature:superheat', 'feature:subcooling', 'feature:amps'], $of(['return_db', 'outdoor_db']));
     }
 
     public function testASettlingMachineStartsTheClockAndASettledOneEndsIt(): void

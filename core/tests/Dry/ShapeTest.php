@@ -7,6 +7,7 @@ namespace IronStart\Core\Tests\Dry;
 use IronStart\Core\Dry\Fit;
 use IronStart\Core\Dry\PullDown;
 use IronStart\Core\Tests\Judges;
+use IronStart\Core\Verdict\Status;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -101,6 +102,8 @@ final class ShapeTest extends TestCase
         self::assertNotNull($down->minutes(101_325, 1.01));
         self::assertNull((new PullDown(20.0, 2.0, 0.01, [], 0.05))->minutes(101_325, 3.5), 'as much comes in as goes out');
         self::assertNotNull((new PullDown(20.0, 2.0, 0.01, [], 0.05))->minutes(101_325, 3.51));
+        self::assertNull((new PullDown(20.0, 1.0, 0.5, [], 0.5))->minutes(101_325, 100.0), 'nor where the two are just alike');
+        self::assertNull((new PullDown(20.0, 1.0, 0.5, [], 0.5))->minutes(100.0, 50.0));
     }
 
     public function testAHoseThrottlesByItsBoreAndLength(): void
@@ -136,6 +139,51 @@ final class ShapeTest extends TestCase
         self::assertSame(['open', ['pulling']], self::found('dry.log', $input));
         self::assertEqualsWithDelta(10 * log10(10_000 / 500) - 12, self::figure('dry.log', $input, 'time_to_target'), 1e-6);
         self::assertEqualsWithDelta(90.0, self::figure('dry.log', $input, 'fall_in_10_min'), 1e-6);
+    }
+
+    public function testWhatFellSinceItEvenedOutIsStillFalling(): void
+    {
+        $decay = fn (float $at, int $last): array => ['gauge_at' => 'far_end', 'readings' => [['minutes' => 0, 'micron' => 300], ['minutes' => $at, 'micron' => 400], ['minutes' => 4, 'micron' => 380], ['minutes' => 6, 'micron' => 370], ['minutes' => 9, 'micron' => 365], ['minutes' => 12, 'micron' => $last]]];
+        self::assertSame(['open', ['still_falling']], self::found('dry.decay', $decay(2.0, 355)), 'the reading at two minutes is one of those that count');
+        self::assertNotContains('still_falling', self::found('dry.decay', $decay(1.9, 355))[1]);
+        self::assertNotContains('still_falling', self::found('dry.decay', $decay(2.0, 360))[1], 'nine tenths of the highest are not fallen');
+    }
+
+    public function testMoistureAlmostAsGoodAsALeakIsSaidToBe(): void
+    {
+        $seen = [];
+        foreach (range(280, 340) as $bend) {
+            $points = array_map(fn (float $t): array => ['minutes' => $t, 'micron' => 300 + 60 * $t - $bend / 800 * $t * $t], self::SPAN);
+            // The first two minutes, in which the pressure evens out, are left aside.
+            $fit = Fit::of(array_map(fn (array $p): array => [$p['minutes'], $p['micron']], array_slice($points, 2)));
+            $judgement = self::judge('dry.decay', ['gauge_at' => 'far_end', 'readings' => $points]);
+            if ($fit->model === 'leak' && in_array('leak', $judgement->codes(), true)) {
+                $isAsGood = $fit->moistureOverLeak < 4.0;
+                self::assertSame($isAsGood, in_array('cannot_tell', $judgement->codes(), true), "$fit->moistureOverLeak");
+                $seen[(int) floor(2 * $fit->moistureOverLeak)] = true;
+                foreach ($judgement->findings as $finding) {
+                    self::assertTrue($finding->code !== 'cannot_tell' || $finding->status === Status::Stop);
+                }
+            }
+        }
+        self::assertTrue(isset($seen[7], $seen[8]), 'tried on both sides of four: ' . implode(' ', array_keys($seen)));
+    }
+
+    public function testWaterThatMayBoilOrNotIsTooCloseToCall(): void
+    {
+        $boils = (float) self::figure('dry.water', ['vacuum' => '100 micron', 'coldest_part' => '40 degF'], 'vacuum_to_boil');
+        $marginal = fn (float $share): bool => self::judge('dry.water', ['vacuum' => $share * $boils . ' micron', 'coldest_part' => '40 degF'])->marginal;
+        // A tenth of the gauge and what a degree of the thermometer is worth.
+        $u = sqrt(0.1 ** 2 + ((float) self::figure('dry.water', ['vacuum' => '100 micron', 'coldest_part' => '41 degF'], 'vacuum_to_boil') / $boils - 1) ** 2);
+        self::assertSame([true, false], [$marginal(0.7 / (1 + $u) + 0.001), $marginal(0.7 / (1 + $u) - 0.001)]);
+        self::assertSame([true, false], [$marginal(0.7 / (1 - $u) - 0.001), $marginal(0.7 / (1 - $u) + 0.001)]);
+    }
+
+    public function testAVacuumNoDeeperThanItsStartIsRefused(): void
+    {
+        $pull = ['volume' => '20 L', 'pump_speed' => '6 cfm'];
+        self::assertSame('target', self::refused('dry.pull_time', ['target' => '760000 micron', 'start' => '760000 micron'] + $pull)[0]);
+        self::assertSame('', self::refused('dry.pull_time', ['target' => '759999 micron', 'start' => '760000 micron'] + $pull)[0]);
     }
 
     public function testADecayStopsWhereAWaitIsOverAndStartsItsClockWhereItIsNot(): void

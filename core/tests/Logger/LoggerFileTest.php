@@ -34,6 +34,9 @@ final class LoggerFileTest extends TestCase
         yield 'elapsed, though it begins later' => ["Elapsed,micron\n1:00:00,300\n1:00:01,310\n", ['separator' => 'comma', 'decimal' => 'point', 'head' => 1, 'time' => 0, 'form' => 'since', 'values' => $micron(1)]];
         yield 'a number nobody calls a time' => ["No.,micron\n1,300\n2,310\n", ['separator' => 'comma', 'decimal' => 'point', 'head' => 1, 'values' => $micron(1)]];
         yield 'a unit nobody knows here' => ["Time (h),Vacuum (torr)\n0,0.3\n1,0.31\n", ['separator' => 'comma', 'decimal' => 'point', 'head' => 1, 'time' => 0, 'form' => 'elapsed', 'unit' => 'h', 'values' => []]];
+        yield 'thousands are no decimals' => ["Time (min),micron\n0,\"1,300\"\n1,\"1,310\"\n", ['separator' => 'comma', 'decimal' => 'point', 'head' => 1, 'time' => 0, 'form' => 'elapsed', 'unit' => 'min', 'values' => $micron(1)]];
+        yield 'as many of the one as of the other' => ["min,micron;\n0,300;\n1,310;\n", ['separator' => 'comma', 'decimal' => 'point', 'head' => 1, 'time' => 0, 'form' => 'elapsed', 'unit' => 'min', 'values' => $micron(1)]];
+        yield 'more of its own than is looked at' => [str_repeat("about, it\n", 60) . "min,micron\n0,300\n1,310\n", ['separator' => 'comma', 'decimal' => 'point', 'head' => 0, 'values' => []]];
         yield 'a time in no unit' => ["t,micron\n0,300\n1,310\n", ['separator' => 'comma', 'decimal' => 'point', 'head' => 1, 'time' => 0, 'form' => 'elapsed', 'unit' => '', 'values' => $micron(1)]];
     }
 
@@ -58,6 +61,8 @@ final class LoggerFileTest extends TestCase
         yield 'hours' => ["t,p\n0,300\n1,310\n", ['unit' => 'h'], [[0.0, 300.0], [3600.0, 310.0]]];
         yield 'a comma for a point' => ["t;p\n0,5;300,25\n1,5;1.310,5\n", ['separator' => 'semicolon', 'decimal' => 'comma'], [[0.0, 300.25], [60.0, 1310.5]]];
         yield 'thousands in quotes' => ["t,p\n0,\"1,300\"\n1,\"1,310.5\"\n", [], [[0.0, 1300.0], [60.0, 1310.5]]];
+        yield 'a day and a time with a comma between, and decimals with one' => ["t;p\n2.3.2026, 17:40;0,5\n2.3.2026, 17:41;0,6\n", ['separator' => 'semicolon', 'decimal' => 'comma', 'form' => 'dmy', 'zone' => 'UTC'], [[0.0, 0.5], [60.0, 0.6]]];
+        yield 'a comma where a point is said' => ["t,p\n0,300\n\"0,5\",310\n1,320\n", [], [[0.0, 300.0], [60.0, 320.0]]];
         yield 'past midnight' => ["t,p\n23:59:30,300\n0:00:30,310\n0:01:30,320\n", ['form' => 'clock'], [[0.0, 300.0], [60.0, 310.0], [120.0, 320.0]]];
         yield 'day and time apart' => ["d,t,p\n3/2/2026,11:59 PM,300\n3/3/2026,12:01 AM,310\n", ['form' => 'mdy', 'zone' => 'America/Denver', 'day' => 0, 'time' => 1, 'values' => ['micron' => ['column' => 2, 'unit' => 'micron']]], [[0.0, 300.0], [120.0, 310.0]]];
         yield 'the night the clocks go forward' => ["t,p\n2026-03-08 01:59,300\n2026-03-08 03:00,310\n", ['form' => 'iso', 'zone' => 'America/Denver'], [[0.0, 300.0], [60.0, 310.0]]];
@@ -97,6 +102,28 @@ final class LoggerFileTest extends TestCase
         self::assertSame([['from' => 2.0, 'to' => 5.1]], self::series("t,p\n0,1\n1,1\n2,1\n5.1,1\n", [])->gaps);
     }
 
+    public function testALineWithOneGoodFigureOfTwoIsNoReading(): void
+    {
+        $mapping = Mapping::read(['values' => ['pressure' => ['column' => 1, 'unit' => 'psig'], 'temperature' => ['column' => 2, 'unit' => 'degF']]] + self::PLAIN, self::readings('tight.hold', 'points'));
+        $series = LoggerFile::of("t,p,T\n0,450,74\n1,449,OL\n2,OL,73\n3,447,72\n")->read($mapping);
+        self::assertSame([[450.0, 74.0], [447.0, 72.0]], array_column($series->points, 'values'));
+        self::assertSame([['line' => 3, 'cell' => 'OL'], ['line' => 4, 'cell' => 'OL']], $series->unread);
+    }
+
+    public function testOfManyGapsTheFirstTwentyAreTold(): void
+    {
+        $times = [];
+        foreach (range(0, 24) as $i) {
+            array_push($times, 100 * $i, 100 * $i + 1, 100 * $i + 2);
+        }
+        self::assertCount(20, self::series("t,p\n" . implode('', array_map(fn (int $t): string => "$t,1\n", $times)), [])->gaps);
+    }
+
+    public function testALongCellIsToldByItsBeginning(): void
+    {
+        self::assertSame(80, strlen(self::series("t,p\n0,1\n" . str_repeat('x', 200) . ",1\n", [])->unread[0]['cell']));
+    }
+
     public function testOfManyBadLinesTheFirstTwentyAreTold(): void
     {
         $series = self::series("t,p\n0,1\n" . str_repeat("x,1\n", 30), []);
@@ -108,6 +135,10 @@ final class LoggerFileTest extends TestCase
     {
         yield 'time runs backwards' => ["t,p\n0,300\n2,310\n1,320\n", [], 'time', 'Line 4: the time runs backwards here (1). The clock was set, or two logs stand in one file: cut it there, then read it again.'];
         yield 'a clock set back by an hour' => ["t,p\n17:00,300\n16:00,310\n", ['form' => 'clock'], 'time', 'Line 3: the time runs backwards here (16:00). The clock was set, or two logs stand in one file: cut it there, then read it again.'];
+        yield 'half a day may be either' => ["t,p\n18:00,300\n6:00,310\n", ['form' => 'clock'], 'time', 'Line 3: the time runs backwards here (6:00). The clock was set, or two logs stand in one file: cut it there, then read it again.'];
+        yield 'no such column' => ["t,p\n0,1\n", ['values' => ['micron' => ['column' => 'second', 'unit' => 'micron']]], 'values.micron', 'Say which column this reading stands in.'];
+        yield 'a column past all' => ["t,p\n0,1\n", ['time' => 100], 'time', 'Say which column the time stands in.'];
+        yield 'the last column there may be is blank' => ["t,p\n0,1\n", ['time' => 99], 'file', 'No line of it can be read: line 2 says "".'];
         yield 'nothing to be read' => ["t,p\nx,300\n", [], 'file', 'No line of it can be read: line 2 says "x".'];
         yield 'no figures' => ["t,p\n", [], 'file', 'No line of it holds a reading: look at the columns again.'];
         yield 'empty' => ["\n", [], 'file', 'There is nothing in this file.'];
@@ -165,6 +196,8 @@ final class LoggerFileTest extends TestCase
             self::assertSame($points[(int) $point['seconds']], $point);
             self::assertTrue($i === 0 || ($point['seconds'] > $kept[$i - 1]['seconds'] && $point['seconds'] - $kept[$i - 1]['seconds'] < 30));
         }
+        $uneven = array_map(fn (int $i): array => ['seconds' => (float) $i ** 3, 'values' => [(float) $i]], range(0, 5));
+        self::assertSame($uneven, (new Series($uneven, null, 1.0, [], [], 0, 0, 0, 0))->thinned(6), 'no more than asked: all of them');
         self::assertCount(3, (new Series(array_slice($points, 0, 3), null, 1.0, [], [], 0, 0, 0, 0))->thinned(4));
     }
 
@@ -176,6 +209,7 @@ final class LoggerFileTest extends TestCase
         yield 'the last second' => [TimeForm::Clock, '23:59:59', 86_399.0];
         yield 'no such hour' => [TimeForm::Clock, '24:00', null];
         yield 'no such half' => [TimeForm::Clock, '13:00 PM', null];
+        yield 'one in the morning' => [TimeForm::Clock, '1:00 AM', 3600.0];
         yield 'no hour of a half' => [TimeForm::Clock, '0:30 AM', null];
         yield 'no such minute' => [TimeForm::Clock, '9:60', null];
         yield 'no such second' => [TimeForm::Clock, '9:59:60', null];

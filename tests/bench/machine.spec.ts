@@ -90,3 +90,39 @@ test('a body under the hand while it is dragged, on a CPU four times slower', as
     `frames while a body is dragged, CPU ${SLOWER} times slower: p50 ${share(0.5).toFixed(1)} ms, p95 ${share(0.95).toFixed(1)} ms over ${times.length} frames (aim ${FRAME_MS.toFixed(1)} ms)`,
   )
 })
+
+const SECONDS = 86_400
+
+test("a logger's day of seconds, from the file to the curve", async ({ page }) => {
+  await signIn(page, 'Ines Okafor')
+  await page.goto('/pocket/decay')
+  await page.getByRole('button', { name: 'Read a logger file' }).click()
+  const rows = Array.from({ length: SECONDS }, (_, i) => {
+    const at = new Date(Date.UTC(2026, 2, 2) + 1000 * i).toISOString().slice(0, 19).replace('T', ' ')
+    return `${at},${(300 + 150 * (1 - Math.exp(-i / 9000))).toFixed(1)}`
+  })
+  const file = Buffer.from(['Time,Vacuum (micron)', ...rows, ''].join('\n'))
+  // The longest time in which nothing was drawn: what a hand would feel as standing still.
+  await page.evaluate(() => {
+    const seen = window as unknown as { longest: number }
+    seen.longest = 0
+    let last = performance.now()
+    const step = (now: number) => {
+      seen.longest = Math.max(seen.longest, now - last)
+      last = now
+      requestAnimationFrame(step)
+    }
+    requestAnimationFrame(step)
+  })
+  const start = Date.now()
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'day.csv', mimeType: 'text/csv', buffer: file })
+  await page.getByRole('button', { name: 'Take these 240' }).click()
+  await expect(page.locator('svg.curve path.read')).toBeVisible()
+  const took = Date.now() - start
+  const longest = await page.evaluate(() => (window as unknown as { longest: number }).longest)
+  console.log(
+    `a logger file of ${SECONDS} rows, from choosing it to the fitted curve: ${(took / 1000).toFixed(1)} s (aim 3 s), longest time without a frame ${longest.toFixed(0)} ms`,
+  )
+})

@@ -22,25 +22,25 @@ final class LeastSquares
             throw new \InvalidArgumentException('There is nothing to fit.');
         }
         $w = $weights ?? array_fill(0, count($x), 1.0);
-        $sum = array_sum($w);
-        $mx = $my = 0.0;
+        $sum = $mx = $my = 0.0;
         foreach ($x as $i => $one) {
+            $sum += $w[$i];
             $mx += $w[$i] * $one;
             $my += $w[$i] * $y[$i];
         }
         [$mx, $my] = [$mx / $sum, $my / $sum];
-        $sxx = $sxy = 0.0;
+        $sxx = $sxy = $syy = 0.0;
         foreach ($x as $i => $one) {
-            $sxx += $w[$i] * ($one - $mx) ** 2;
-            $sxy += $w[$i] * ($one - $mx) * ($y[$i] - $my);
+            $dx = $one - $mx;
+            $dy = $y[$i] - $my;
+            $sxx += $w[$i] * $dx * $dx;
+            $sxy += $w[$i] * $dx * $dy;
+            $syy += $w[$i] * $dy * $dy;
         }
         // All at one place: the level, without a slope.
         $slope = $sxx > 0 ? $sxy / $sxx : 0.0;
         $intercept = $my - $slope * $mx;
-        $residual = 0.0;
-        foreach ($x as $i => $one) {
-            $residual += $w[$i] * ($y[$i] - $intercept - $slope * $one) ** 2;
-        }
+        $residual = max(0.0, $syy - $slope * $sxy);
 
         return ['intercept' => $intercept, 'slope' => $slope, 'residual' => $residual];
     }

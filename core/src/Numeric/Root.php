@@ -53,7 +53,7 @@ final class Root
         [$a, $b] = [$points[max(0, $best - 1)], $points[min($grid - 1, $best + 1)]];
         [$c, $d] = [$b - self::GOLDEN * ($b - $a), $a + self::GOLDEN * ($b - $a)];
         [$atC, $atD] = [$f($c), $f($d)];
-        while ((($b - $a) <=> 1e-13 * $b) === 1) {
+        while ((($b - $a) <=> 1e-10 * $b) === 1) {
             if (($atC <=> $atD) === -1) {
                 [$b, $d, $atD] = [$d, $c, $atC];
                 $c = $b - self::GOLDEN * ($b - $a);

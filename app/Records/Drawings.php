@@ -35,16 +35,27 @@ final class Drawings
         /** @var array<string, mixed> $drawing */
         $drawing = json_decode((string) json_encode($entry->drawing), true);
 
+        return $drawing === [] && $entry->check === 'power.voltage' ? self::legs(self::legsOf($entry)) : self::drawn($drawing, $width, $tallest);
+    }
+
+    /**
+     * A drawing as it is kept.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    public static function drawn(array $drawing, float $width = 320.0, float $tallest = 300.0): string
+    {
         return match ($drawing['shape'] ?? (isset($drawing['turns']) ? 'rotation' : '')) {
             'rotation' => self::rotation($drawing),
             'legs' => self::legs($drawing),
             'scale' => self::scale($drawing),
             'bars' => self::bars($drawing),
             'column' => self::column($drawing),
+            'ranking' => self::ranking($drawing),
             'curve' => self::curve($drawing),
             'dome' => self::dome($drawing),
             'scene' => SceneDrawing::svg($drawing, $width, $tallest),
-            default => $entry->check === 'power.voltage' ? self::legs(self::legsOf($entry)) : '',
+            default => '',
         };
     }
 
@@ -249,6 +260,45 @@ final class Drawings
         }
 
         return self::svg(320, 200, $body);
+    }
+
+    /**
+     * Causes with their scores, and what speaks for each (a disc) and against it (a cross), by how clearly.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function ranking(array $drawing): string
+    {
+        $lists = array_map(fn (string $list): array => is_array($drawing[$list] ?? null) ? array_values(array_filter($drawing[$list], fn (mixed $one): bool => is_array($one) && is_numeric($one['value'] ?? null))) : [], ['features', 'causes']);
+        [$features, $causes] = $lists;
+        if ($features === [] || $causes === []) {
+            return '';
+        }
+        $x = fn (int $i): float => 146 + 174 / count($features) * ($i + 0.5);
+        $body = '';
+        foreach ($features as $i => $feature) {
+            $off = (float) $feature['value'];
+            $body .= self::text($x($i), 12, (string) ($feature['name'] ?? ''), 11, self::INK, 'middle')
+                . self::text($x($i), 26, abs($off) < 1 ? 'ok' : ($off < 0 ? 'low' : 'high'), 11, abs($off) < 1 ? self::SOFT : self::INK, 'middle');
+        }
+        foreach ($causes as $i => $cause) {
+            $y = 34.0 + 34 * $i;
+            $isLikely = (float) $cause['value'] >= (float) ($drawing['limit'] ?? 0);
+            $body .= self::rect(0, $y, 320, 0.8, self::RULE) . self::text(0, $y + 14, (string) ($cause['name'] ?? ''), 12, $isLikely ? self::INK : self::SOFT)
+                . self::rect(0, $y + 19, 100 * (float) $cause['value'], 9, $isLikely ? self::INK : self::RULE) . self::text(140, $y + 28, round(100 * (float) $cause['value']) . '%', 12, self::INK, 'end');
+            foreach (is_array($cause['speaks'] ?? null) ? array_values($cause['speaks']) : [] as $j => $speaks) {
+                if (! is_numeric($speaks) || (float) $speaks === 0.0 || ! isset($features[$j])) {
+                    continue;
+                }
+                $size = 6 * abs((float) $speaks);
+                [$left, $right, $top, $bottom] = array_map(self::n(...), [$x($j) - $size, $x($j) + $size, $y + 17 - $size, $y + 17 + $size]);
+                $body .= $speaks > 0
+                    ? '<circle cx="' . self::n($x($j)) . '" cy="' . self::n($y + 17) . '" r="' . self::n($size) . '" fill="' . self::INK . '"/>'
+                    : "<path d=\"M$left $top L$right $bottom M$left $bottom L$right $top\" stroke=\"" . self::STOP . '" stroke-width="2.5"/>';
+            }
+        }
+
+        return self::svg(320, 40 + 34 * count($causes), $body);
     }
 
     /**

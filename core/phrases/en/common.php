@@ -44,6 +44,7 @@ return [
             'actual' => 'pipe', 'equivalent' => 'equivalent', 'pan' => 'pan',
             'hold_limit' => 'has to stay under', 'pull_to' => 'pull to', 'factory' => 'factory', 'for_lines' => 'for the lines', 'for_parts' => 'for parts', 'in_it' => 'in it', 'to_go' => 'to go', 'over' => 'too much',
             'weighed_total' => 'weighed total', 'in_now' => 'in it now', 'in_then' => 'with the next step', 'of_rcl' => 'of the RCL', 'of_quarter_lfl' => 'of a quarter of LFL',
+            'feature_evap' => 'evap', 'feature_cond' => 'cond', 'feature_superheat' => 'SH', 'feature_subcooling' => 'SC', 'feature_split' => 'split', 'feature_amps' => 'amps',
             'cause_low_charge' => 'low charge', 'cause_overcharge' => 'overcharge', 'cause_liquid_restriction' => 'liquid line restriction', 'cause_low_indoor_air' => 'low indoor air', 'cause_low_condenser_air' => 'low condenser air',
             'cause_non_condensable' => 'air in it', 'cause_not_pumping' => 'not pumping', 'cause_overfeeding' => 'overfeeding', 'cause_underfeeding' => 'underfeeding', 'cause_high_load' => 'high load',
         ],

@@ -40,6 +40,8 @@ final class Cooling implements Check, Draws
 {
     private const FEW = 4;
     private const PATTERN = 0.4;
+    /** How many causes are drawn. */
+    private const DRAWN = 5;
     private const CLAMP = 3.0;
     /** °F */
     private const TOLERANCE = ['evap' => 5.0, 'cond' => 5.0, 'superheat' => 5.0, 'subcooling' => 4.0, 'split' => 3.0];
@@ -158,12 +160,22 @@ final class Cooling implements Check, Draws
         $scores = [];
         foreach ($values as $name => $value) {
             if (str_starts_with($name, 'score:')) {
-                $scores[substr($name, 6)] = max(0.0, 100 * (float) $value->value);
+                $scores[substr($name, 6)] = (float) $value->value;
             }
         }
         arsort($scores);
+        $read = fn (string $f): ?float => isset($values["feature:$f"]) ? (float) $values["feature:$f"]->value : $in->group('features')?->maybe($f);
+        $features = self::clamped(array_filter(array_combine(Patterns::FEATURES, array_map($read, Patterns::FEATURES)), fn (?float $d): bool => $d !== null));
 
-        return $scores === [] ? [] : Drawn::bars('%', array_map(fn (string $cause, float $score): array => ['word' => "cause_$cause", 'value' => $score, 'is' => 'plain'], array_keys(array_slice($scores, 0, 5)), array_values(array_slice($scores, 0, 5))), 100 * self::PATTERN);
+        return $scores === [] ? [] : Drawn::ranking(
+            array_map(fn (string $f): array => ['word' => "feature_$f", 'value' => $features[$f]], array_keys($features)),
+            array_map(fn (string $cause): array => [
+                'word' => "cause_$cause",
+                'value' => max(0.0, $scores[$cause]),
+                'speaks' => array_map(fn (string $f): ?float => Patterns::speaks($cause, $f, $features[$f], $in->text('metering') === 'fixed'), array_keys($features)),
+            ], array_keys(array_slice($scores, 0, self::DRAWN))),
+            self::PATTERN,
+        );
     }
 
     /**

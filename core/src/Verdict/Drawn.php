@@ -57,6 +57,19 @@ final class Drawn
     }
 
     /**
+     * What may be the cause, the likeliest first, with what speaks for it and against it.
+     *
+     * @param list<array{word: string, value: float}> $features what was read: how far off, in tolerances, below nothing low
+     * @param list<array{word: string, value: float, speaks: list<float|null>}> $causes each with its score (0 to 1), and how far each feature speaks for it: −1 to 1, null for nothing
+     * @param float $limit the score from which a cause is named
+     * @return array<string, mixed>
+     */
+    public static function ranking(array $features, array $causes, float $limit): array
+    {
+        return ['shape' => 'ranking', 'features' => $features, 'causes' => $causes, 'limit' => $limit];
+    }
+
+    /**
      * What was read over time.
      *
      * @param list<array{float, float}> $points time and figure, rising

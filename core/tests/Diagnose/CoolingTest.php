@@ -56,6 +56,35 @@ final class CoolingTest extends TestCase
         self::assertSame([], Patterns::scores([], false));
     }
 
+    public function testTheFiveLikeliestAreDrawnWithWhatSpeaksForThemAndAgainst(): void
+    {
+        $judged = self::judge('diagnose.cooling', self::READ);
+        $drawn = (array) json_decode((string) json_encode($judged->drawing), true);
+        self::assertSame(['ranking', 0.4], [$drawn['shape'], $drawn['limit']]);
+        self::assertSame(['evap', 'cond', 'SH', 'SC', 'amps'], array_column($drawn['features'], 'name'), 'no split without its target');
+        $scores = $deviations = [];
+        foreach ($judged->values as $name => $value) {
+            [$kind, $of] = explode(':', $name) + ['', ''];
+            $kind === 'score' && $scores[$of] = (float) $value->value;
+            $kind === 'feature' && $deviations[(int) array_search($of, self::FEATURES, true)] = (float) $value->value;
+        }
+        ksort($deviations);
+        $deviations = array_values($deviations);
+        self::assertSame($deviations, array_column($drawn['features'], 'value'));
+        arsort($scores);
+        self::assertSame(array_map(fn (float $score): float => max(0.0, $score), array_slice(array_values($scores), 0, 5)), array_map(floatval(...), array_column($drawn['causes'], 'value')));
+        foreach (array_slice(array_keys($scores), 0, 5) as $i => $cause) {
+            foreach (['evap', 'cond', 'superheat', 'subcooling', 'amps'] as $j => $feature) {
+                $speaks = Patterns::speaks($cause, $feature, $deviations[$j], false);
+                $speaks === null ? self::assertNull($drawn['causes'][$i]['speaks'][$j]) : self::assertEqualsWithDelta($speaks, $drawn['causes'][$i]['speaks'][$j], 1e-12);
+            }
+        }
+        $byFeatures = self::judge('diagnose.cooling', ['metering' => 'fixed', 'features' => ['evap' => -9, 'cond' => -1, 'superheat' => -1, 'subcooling' => 0]])->drawing;
+        self::assertSame([-3.0, -1.0, -1.0, 0.0], array_column((array) $byFeatures['features'], 'value'), 'no further than three');
+        self::assertEquals(['name' => 'low indoor air', 'value' => 1.0, 'speaks' => [1.0, 1.0, 1.0, 1.0]], ((array) $byFeatures['causes'])[0], 'on a fixed orifice');
+        self::assertSame([], self::judge('diagnose.cooling', ['metering' => 'txv', 'features' => ['evap' => 1]])->drawing);
+    }
+
     public function testCausesWithinFifteenHundredthsOfTheBestCantBeToldApart(): void
     {
         self::assertSame(['b', 'a'], Patterns::group(['a' => 0.65, 'b' => 0.8, 'c' => 0.64]));

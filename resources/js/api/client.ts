@@ -50,6 +50,14 @@ export type Drawing =
       large?: { name: string; text: string }
     }
   | {
+      shape: 'ranking'
+      /** What was read: how far off, in tolerances. */
+      features: { name: string; value: number }[]
+      /** The likeliest first; how far each feature speaks for it, -1 to 1. */
+      causes: { name: string; value: number; speaks: (number | null)[] }[]
+      limit: number
+    }
+  | {
       shape: 'legs'
       unit: string
       low: number | null

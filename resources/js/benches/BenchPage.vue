@@ -178,7 +178,7 @@ defineExpose({ take, record: () => bench.value?.record(), step, correct })
         <li v-for="note in gate.notes" :key="note">{{ note }}</li>
       </ul>
       <div v-if="tabs.length > 0" class="tab-line">
-        <div class="tabs" role="tablist">
+        <div class="tabs" :class="{ every: all }" role="tablist">
           <button
             v-for="one in tabs"
             :key="one.id"
@@ -264,6 +264,11 @@ h1 {
   display: flex;
   min-width: 0;
   overflow-x: auto;
+}
+@media (min-width: 641px) {
+  .every {
+    flex-wrap: wrap;
+  }
 }
 .tab-line button {
   position: relative;

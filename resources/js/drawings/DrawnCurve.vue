@@ -12,11 +12,15 @@ const HEIGHT = 260
 const LEFT = 46
 const FOOT = 34
 const TOP = 16
+/** px of the time's line that its unit takes. */
+const UNIT = 42
 /** Points more than these run into one line. */
 const DOTTED = 40
 const fit = computed(() => props.drawing.fit ?? [])
 const band = computed(() => props.drawing.band ?? [])
 const across = computed(() => props.drawing.across ?? 'min')
+/** The unit stands at the end of the line: no figure beneath it. */
+const times = computed(() => x.value.ticks(5).filter((tick) => x.value(tick) < WIDTH - UNIT))
 const values = computed(() => [
   ...props.drawing.points.map((p) => p[1]),
   ...props.drawing.lines.map((one) => one.value),
@@ -89,10 +93,10 @@ const told = computed(() =>
       class="zero"
     />
     <path v-if="allowed" :d="allowed" class="band" />
-    <text v-for="tick in x.ticks(5)" :key="tick" :x="x(tick)" :y="HEIGHT - 12" text-anchor="middle">
+    <text v-for="tick in times" :key="tick" :x="x(tick)" :y="HEIGHT - 12" text-anchor="middle">
       {{ tick }}
     </text>
-    <text :x="WIDTH - 12" :y="HEIGHT - 26" text-anchor="end" class="unit">{{ across }}</text>
+    <text :x="WIDTH - 12" :y="HEIGHT - 12" text-anchor="end" class="unit">{{ across }}</text>
     <text v-for="tick in ticks" :key="`y${tick}`" :x="LEFT - 7" :y="y(tick) + 5" text-anchor="end">
       {{ short(tick, 2) }}
     </text>

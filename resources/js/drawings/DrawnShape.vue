@@ -6,6 +6,7 @@ import DrawnBars from './DrawnBars.vue'
 import DrawnColumn from './DrawnColumn.vue'
 import DrawnCurve from './DrawnCurve.vue'
 import DrawnDome from './DrawnDome.vue'
+import DrawnRanking from './DrawnRanking.vue'
 import DrawnScene from './DrawnScene.vue'
 import LegBars from './LegBars.vue'
 import PhaseClock from './PhaseClock.vue'
@@ -37,6 +38,7 @@ const ground = computed(() => (props.second?.shape === 'legs' ? props.second.gro
   <DrawnCurve v-else-if="drawing?.shape === 'curve'" :drawing="drawing" />
   <DrawnDome v-else-if="drawing?.shape === 'dome'" :drawing="drawing" />
   <DrawnColumn v-else-if="drawing?.shape === 'column'" :drawing="drawing" />
+  <DrawnRanking v-else-if="drawing?.shape === 'ranking'" :drawing="drawing" />
   <DrawnBars v-else-if="drawing?.shape === 'bars'" :drawing="drawing" />
   <PhaseClock
     v-else-if="drawing?.shape === 'rotation' && drawing.turns !== 'unknown'"

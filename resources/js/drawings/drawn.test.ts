@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { enableAutoUnmount, mount } from '@vue/test-utils'
+import { enableAutoUnmount, mount, type DOMWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { defineComponent, h, ref, type Component } from 'vue'
@@ -16,6 +16,7 @@ import DrawnBars from './DrawnBars.vue'
 import DrawnColumn from './DrawnColumn.vue'
 import DrawnCurve from './DrawnCurve.vue'
 import DrawnDome from './DrawnDome.vue'
+import DrawnRanking from './DrawnRanking.vue'
 import DrawnShape from './DrawnShape.vue'
 import { axisOf, short } from './figures'
 import JointBoard from './JointBoard.vue'
@@ -103,6 +104,58 @@ describe('bars', () => {
   it('write a percentage without a blank', () => {
     const drawing = bars({ unit: '%', bars: [{ name: 'use', value: 81.6, is: 'plain' }] })
     expect(mount(DrawnBars, { props: { drawing }, global }).find('.fig').text()).toBe('82%')
+  })
+})
+
+describe('a ranking', () => {
+  const ranking: Of<'ranking'> = {
+    shape: 'ranking',
+    features: [
+      { name: 'SH', value: 1.4 },
+      { name: 'SC', value: -2 },
+      { name: 'amps', value: 0.9 },
+    ],
+    causes: [
+      { name: 'low charge', value: 0.41, speaks: [1, 0.5, -0.5] },
+      { name: 'high load', value: 0.39, speaks: [0, null, 0.25] },
+    ],
+    limit: 0.4,
+  }
+  const drawn = () => mount(DrawnRanking, { props: { drawing: ranking }, global })
+  const sizes = (one: DOMWrapper<Element>) => Number(one.attributes('r'))
+
+  it('says how each reading lies', () => {
+    expect(
+      drawn()
+        .findAll('.read')
+        .map((one) => one.text()),
+    ).toEqual(['high', 'low', 'ok'])
+  })
+  it('marks what speaks for a cause and against it, the clearer the larger', () => {
+    const [first, second] = drawn().findAll('g.cause')
+    expect(first!.findAll('circle.for').map(sizes)).toEqual([9, 4.5])
+    expect(first!.findAll('path.against')).toHaveLength(1)
+    expect(second!.findAll('circle.for').map(sizes)).toEqual([2.25])
+    expect(second!.findAll('path.against')).toHaveLength(0)
+  })
+  it('sets apart what is likely enough to be named', () => {
+    expect(
+      drawn()
+        .findAll('.likely')
+        .map((one) => one.text()),
+    ).toEqual(['low charge'])
+    expect(drawn().findAll('rect.plain')).toHaveLength(1)
+    expect(drawn().findAll('rect.pale')).toHaveLength(1)
+    expect(
+      drawn()
+        .findAll('.fig')
+        .map((one) => one.text()),
+    ).toEqual(['41%', '39%'])
+  })
+  it('is told to who cannot see it', () => {
+    expect(drawn().attributes('aria-label')).toBe(
+      'low charge 41%, for: SH, SC, against: amps; high load 39%, for: amps, against: –',
+    )
   })
 })
 
@@ -423,6 +476,7 @@ describe('what a judgement gives to be drawn', () => {
       BandScale,
     ],
     ['curve', { shape: 'curve', unit: 'psig', points: [], lines: [], from: 0 }, DrawnCurve],
+    ['ranking', { shape: 'ranking', features: [], causes: [], limit: 0.4 }, DrawnRanking],
     ['column', { shape: 'column', parts: [], filled: 0, is: 'plain' }, DrawnColumn],
     [
       'legs',

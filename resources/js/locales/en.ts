@@ -240,6 +240,7 @@ export default {
     joint: { open: 'to do', begun: 'begun', interrupted: 'interrupted', done: 'done' },
   },
   column: { told: 'Charge' },
+  ranking: { for: 'for', against: 'against', low: 'low', ok: 'ok', high: 'high' },
   dome: {
     told: 'Cycle of {refrigerant} on its dome',
     superheat: 'superheat',

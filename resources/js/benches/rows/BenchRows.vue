@@ -135,8 +135,13 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
 .grid {
   display: grid;
   gap: 4px 8px;
+  align-items: end;
   padding: 4px 0 6px;
   border-bottom: 1px solid var(--rule);
+}
+/* A box stays where it is when a sentence comes below the one beside it. */
+.grid:has(.problem) {
+  align-items: start;
 }
 fieldset {
   margin: 0;

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Records\Drawings;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What was seen on the bench stands on paper too, with the same figures. */
+final class DrawingsTest extends TestCase
+{
+    /** @return iterable<string, array{array<string, mixed>, list<string>, array<string, int>}> a drawing, the words on it, how often each element is there */
+    public static function drawings(): iterable
+    {
+        yield 'a ranking' => [
+            ['shape' => 'ranking', 'limit' => 0.4, 'features' => [['name' => 'SH', 'value' => 1.4], ['name' => 'SC', 'value' => -2], ['name' => 'amps', 'value' => 0.9]], 'causes' => [['name' => 'low charge', 'value' => 0.41, 'speaks' => [1, 0.5, -0.5]], ['name' => 'high load', 'value' => 0.39, 'speaks' => [0, null, 0.25]]]],
+            ['SH', 'high', 'SC', 'low', 'amps', 'ok', 'low charge', '41%', 'high load', '39%'],
+            ['circle' => 3, 'path' => 1],
+        ];
+        yield 'bars with their limit' => [
+            ['shape' => 'bars', 'unit' => '%', 'limit' => 100, 'bars' => [['name' => 'of the RCL', 'value' => 82, 'is' => 'plain'], ['name' => 'unread', 'value' => null]]],
+            ['of the RCL', '82%'],
+            ['rect' => 1, 'line' => 1],
+        ];
+        yield 'a column' => [
+            ['shape' => 'column', 'filled' => 14.25, 'is' => 'plain', 'parts' => [['name' => 'factory', 'value' => 14.25, 'text' => '14 lb 4 oz'], ['name' => 'for the lines', 'value' => 4.9, 'text' => '4 lb 14 oz']], 'large' => ['name' => 'to go', 'text' => '4 lb 14 oz']],
+            ['factory', '14 lb 4 oz', 'for the lines', '4 lb 14 oz', '4 lb 14 oz', 'to go'],
+            ['rect' => 2, 'line' => 2],
+        ];
+        yield 'a curve with its fit' => [
+            ['shape' => 'curve', 'unit' => 'micron', 'across' => 'min', 'decades' => true, 'from' => 0, 'points' => [[0, 300], [5, 320], [10, 330]], 'fit' => [[0, 300], [20, 340]], 'band' => [], 'lines' => [['name' => 'has to stay under', 'value' => 500, 'is' => 'stop']]],
+            ['has to stay under 500 microns', '330 microns', '20 min'],
+            ['circle' => 3, 'path' => 2, 'line' => 1],
+        ];
+        yield 'a hold with its band' => [
+            ['shape' => 'curve', 'unit' => 'psig', 'across' => 'h', 'decades' => false, 'from' => 0, 'points' => [[0, 450], [14, 437.5]], 'fit' => [], 'band' => [[0, 450, 450], [14, 435, 441]], 'lines' => []],
+            ['437.5 psig', '14 h'],
+            ['circle' => 2, 'path' => 2, 'line' => 0],
+        ];
+        yield 'a dome' => [
+            ['shape' => 'dome', 'refrigerant' => 'R-410A', 'low' => 9e5, 'high' => 25e5, 'bubble' => [[200, 9e5], [260, 25e5]], 'dew' => [[420, 9e5], [424, 25e5]], 'suction' => ['from' => 420, 'to' => 430], 'liquid' => ['from' => 260, 'to' => 250], 'figures' => ['superheat' => ['value' => 12.34, 'unit' => 'delta_degF'], 'low' => ['value' => 118.4, 'unit' => 'psig']]],
+            ['superheat 12.3 °F', 'subcooling', 'low side 118 psig', 'high side', 'R-410A'],
+            ['path' => 4],
+        ];
+    }
+
+    /**
+     * @param array<string, mixed> $drawing
+     * @param list<string> $words
+     * @param array<string, int> $elements
+     */
+    #[DataProvider('drawings')]
+    public function testADrawingHasItsFiguresAndItsMarks(array $drawing, array $words, array $elements): void
+    {
+        $svg = simplexml_load_string(Drawings::drawn($drawing));
+        self::assertNotFalse($svg);
+        self::assertSame($words, array_map(fn (\SimpleXMLElement $one): string => (string) $one, $this->all($svg, 'text')));
+        foreach ($elements as $name => $count) {
+            self::assertCount($count, $this->all($svg, $name), $name);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>}> */
+    public static function nothing(): iterable
+    {
+        yield 'no cause' => [['shape' => 'ranking', 'features' => [['name' => 'SH', 'value' => 1]], 'causes' => []]];
+        yield 'nothing in the column' => [['shape' => 'column', 'filled' => 0, 'parts' => []]];
+        yield 'no reading' => [['shape' => 'curve', 'points' => []]];
+        yield 'no pressure' => [['shape' => 'dome', 'low' => 0, 'high' => 0]];
+        yield 'bars nobody measured' => [['shape' => 'bars', 'bars' => [['name' => 'one', 'value' => null]]]];
+    }
+
+    /** @param array<string, mixed> $drawing */
+    #[DataProvider('nothing')]
+    public function testWhatHasNothingToShowIsNotDrawn(array $drawing): void
+    {
+        self::assertSame('', Drawings::drawn($drawing));
+    }
+
+    /** @return list<\SimpleXMLElement> in their order */
+    private function all(\SimpleXMLElement $svg, string $name): array
+    {
+        return array_values($svg->xpath("//*[local-name()='$name']") ?: []);
+    }
+}

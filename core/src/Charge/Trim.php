@@ -217,7 +217,7 @@ final class Trim implements Check, Draws, DrawsOnRecord
         $direction = $isLacking ? 1.0 : -1.0;
         if (Limit::under($slope * $sign, $floor) && Limit::under($overall * $sign, $floor)) {
             $masses = array_column($steps, 0);
-            if ($sign > 0 && $isLacking && max(-INF, ...array_column($steps, 1)) < self::SEAL && Limit::under($mass, $total)) {
+            if ($sign === 1.0 && $isLacking && max(-INF, ...array_column($steps, 1)) < self::SEAL && Limit::under($mass, $total)) {
                 return [min($moved, $total - $mass), [Finding::watch('no_seal')]];
             }
             if (Limit::under(max(-INF, ...$masses) - min(INF, ...$masses), self::MOVED * $total)) {

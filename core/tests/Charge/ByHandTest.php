@@ -142,4 +142,42 @@ final class ByHandTest extends TestCase
         self::assertSame(0.0, PressureTable::glide($r22, 277.6));
         self::assertEqualsWithDelta(9.8, 1.8 * PressureTable::glide(Refrigerant::named('R-407C') ?? $r22, 277.6), 1.5);
     }
+
+    /** @return iterable<string, array{string, string, array<string, mixed>, array<string, mixed>, array<string, mixed>}> check and code, what is always so, without it, with it */
+    public static function limits(): iterable
+    {
+        $rule = ['charge_rule' => ['factory_charge' => '100 oz'], 'already_in' => '0 oz'];
+        $scale = fn (float $in): array => ['ledger' => [['start' => '400 oz', 'end' => (400 - $in) . ' oz']]];
+        yield 'no scale minds half an ounce to go' => ['charge.weigh_in', 'to_go', $rule, $scale(99.5), $scale(99.45)];
+        yield 'nor half an ounce over' => ['charge.weigh_in', 'over', $rule, $scale(100.5), $scale(100.55)];
+        yield 'a wet bulb under the dry bulb' => ['charge.target_superheat', 'wet_bulb_doubtful', ['indoor_wb' => '62 degF', 'outdoor_db' => '85 degF'], ['indoor_db' => '65 degF'], ['indoor_db' => '62 degF']];
+        $table = ['table' => [['outdoor' => 'D', 'indoor' => 'A', 'orifice' => 70]], 'outdoor' => 'D', 'indoor' => 'A'];
+        yield 'an orifice of the same size' => ['charge.orifice', 'wrong_orifice', $table, ['installed' => 70.25], ['installed' => 70.27]];
+        yield 'a smaller orifice of the same size' => ['charge.orifice', 'wrong_orifice', $table, ['installed' => 69.75], ['installed' => 69.73]];
+        yield 'one in the box' => ['charge.orifice', 'in_the_box', $table + ['installed' => 60], ['shipped' => [70.27]], ['shipped' => [60, 70.25]]];
+        $room = ['refrigerant' => 'R-32', 'smallest_room' => ['area' => '20 m2', 'volume' => '1000 m3'], 'release' => 'floor'];
+        yield 'over the floor it may burn on' => ['charge.room_limit', 'over_area_screen', $room, ['total_charge' => '0.90 kg'], ['total_charge' => '0.93 kg']];
+    }
+
+    /**
+     * @param array<string, mixed> $base
+     * @param array<string, mixed> $without
+     * @param array<string, mixed> $with
+     */
+    #[DataProvider('limits')]
+    public function testALimitBelongsToItsMilderSide(string $check, string $code, array $base, array $without, array $with): void
+    {
+        self::assertNotContains($code, self::found($check, $without + $base)[1]);
+        self::assertContains($code, self::found($check, $with + $base)[1]);
+    }
+
+    public function testASmallChargeOfALittleFlammableRefrigerantOnlyWarnsWhereTheFloorAloneIsTooSmall(): void
+    {
+        $lfl = Refrigerant::named('R-32')?->lfl();
+        self::assertNotNull($lfl);
+        $status = fn (float $kg, array $more = []): string => self::found('charge.room_limit', $more + ['refrigerant' => 'R-32', 'smallest_room' => ['area' => '20 m2', 'volume' => '1000 m3'], 'release' => 'floor', 'total_charge' => "$kg kg"])[0];
+        self::assertSame('watch', $status(5.999 * $lfl));
+        self::assertSame('stop', $status(6.001 * $lfl));
+        self::assertSame('stop', $status(5.999 * $lfl, ['class' => 'A2']), 'what burns better');
+    }
 }

@@ -387,9 +387,11 @@ final class Drawings
     /** @param array<string, mixed> $drawing */
     private static function figureOf(array $drawing, string $name): string
     {
-        $figure = is_array($drawing['figures'] ?? null) ? $drawing['figures'][$name] ?? null : null;
+        $figures = is_array($drawing['figures'] ?? null) ? $drawing['figures'] : [];
+        $value = fn (string $of): ?float => is_array($figures[$of] ?? null) && is_numeric($figures[$of]['value'] ?? null) ? (float) $figures[$of]['value'] : null;
+        $off = $value("{$name}_off");
 
-        return is_array($figure) && is_numeric($figure['value'] ?? null) ? round((float) $figure['value'], in_array($name, ['low', 'high'], true) ? 0 : 1) . ' ' . Units::sign((string) ($figure['unit'] ?? '')) : '';
+        return $value($name) === null ? '' : round($value($name), in_array($name, ['low', 'high'], true) ? 0 : 1) . ($off === null ? '' : ' ± ' . round($off, 1)) . ' ' . Units::sign((string) ($figures[$name]['unit'] ?? ''));
     }
 
     /** @return list<list<int|float>> rows of so many numbers */

@@ -40,8 +40,8 @@ final class DrawingsTest extends TestCase
             ['circle' => 2, 'path' => 2, 'line' => 0],
         ];
         yield 'a dome' => [
-            ['shape' => 'dome', 'refrigerant' => 'R-410A', 'low' => 9e5, 'high' => 25e5, 'bubble' => [[200, 9e5], [260, 25e5]], 'dew' => [[420, 9e5], [424, 25e5]], 'suction' => ['from' => 420, 'to' => 430], 'liquid' => ['from' => 260, 'to' => 250], 'figures' => ['superheat' => ['value' => 12.34, 'unit' => 'delta_degF'], 'low' => ['value' => 118.4, 'unit' => 'psig']]],
-            ['superheat 12.3 °F', 'subcooling', 'low side 118 psig', 'high side', 'R-410A'],
+            ['shape' => 'dome', 'refrigerant' => 'R-410A', 'low' => 9e5, 'high' => 25e5, 'bubble' => [[200, 9e5], [260, 25e5]], 'dew' => [[420, 9e5], [424, 25e5]], 'suction' => ['from' => 420, 'to' => 430], 'liquid' => ['from' => 260, 'to' => 250], 'figures' => ['superheat' => ['value' => 12.34, 'unit' => 'delta_degF'], 'superheat_off' => ['value' => 1.92, 'unit' => 'delta_degF'], 'low' => ['value' => 118.4, 'unit' => 'psig']]],
+            ['superheat 12.3 ± 1.9 °F', 'subcooling', 'low side 118 psig', 'high side', 'R-410A'],
             ['path' => 4],
         ];
     }

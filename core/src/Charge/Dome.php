@@ -46,6 +46,7 @@ final class Dome
             'low' => $circuit->suction, 'high' => $circuit->liquid,
             'figures' => [
                 'superheat' => Value::of($circuit->superheat, 'delta_degF'), 'subcooling' => Value::of($circuit->subcooling, 'delta_degF'),
+                'superheat_off' => Value::of($circuit->superheatUncertainty, 'delta_degF'), 'subcooling_off' => Value::of($circuit->subcoolingUncertainty, 'delta_degF'),
                 'low' => Value::of((float) $in->in('suction_pressure', 'psig'), 'psig'), 'high' => Value::of((float) $in->in('liquid_pressure', 'psig'), 'psig'),
             ],
             'suction' => ['from' => $atDew, 'to' => $suction], 'liquid' => ['from' => $atBubble, 'to' => $liquid],

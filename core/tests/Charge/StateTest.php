@@ -6,6 +6,7 @@ namespace IronStart\Core\Tests\Charge;
 
 use IronStart\Core\Refrigerant\Refrigerant;
 use IronStart\Core\Tests\Judges;
+use IronStart\Core\Verdict\Value;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -222,5 +223,15 @@ final class StateTest extends TestCase
     {
         $target = fn (string $outdoor, string $wet): float => (float) self::figure('charge.state', self::input(['chart' => self::CHART, 'outdoor_db' => "$outdoor degF", 'indoor_wb' => "$wet degF"]), 'target');
         self::assertEqualsWithDelta([340.0, 370.0, 375.0, 410.0, 410.0, 340.0, 350.0], [$target('80', '62'), $target('85', '62'), $target('85', '67'), $target('90', '72'), $target('91.5', '73.5'), $target('79', '61'), $target('80', '72')], 1e-4);
+    }
+
+    public function testTheDomeTellsTheFiguresOfTheVerdictAndWhatTheyMayBeOffBy(): void
+    {
+        $judged = self::judge('charge.state', self::input([]));
+        $figures = (array) ($judged->drawing['figures'] ?? []);
+        $told = fn (string $name): float => $figures[$name] instanceof Value ? (float) $figures[$name]->value : (float) ((array) $figures[$name])['value'];
+        foreach (['superheat' => 'superheat', 'superheat_off' => 'superheat_uncertainty', 'subcooling' => 'subcooling', 'subcooling_off' => 'subcooling_uncertainty'] as $drawn => $value) {
+            self::assertSame((float) ($judged->values[$value]->value ?? NAN), $told($drawn), $drawn);
+        }
     }
 }

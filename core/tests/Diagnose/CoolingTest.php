@@ -149,6 +149,12 @@ final class CoolingTest extends TestCase
         self::assertSame([3.0, -3.0], [$of(['amps_ratio' => 1.5], 'amps'), $of(['amps_ratio' => 0.2], 'amps')], 'no feature shouts louder than three tolerances');
     }
 
+    public function testAWetBulbIsNeverOverItsDryBulb(): void
+    {
+        self::assertSame('', self::refused('diagnose.cooling', ['return_wb' => '75 degF'] + self::READ)[0]);
+        self::assertSame('return_wb', self::refused('diagnose.cooling', ['return_wb' => '75.1 degF'] + self::READ)[0]);
+    }
+
     public function testTheCondensersSplitFollowsItsEfficiency(): void
     {
         $split = fn (array $more): float => (float) self::figure('diagnose.cooling', $more + ['liquid_pressure' => '340 psig', 'outdoor_db' => '85 degF'] + self::READ, 'feature:cond');

@@ -61,6 +61,10 @@ final class ShapeTest extends TestCase
         $bent = fn (float $late): string => self::fit(fn (float $t): float => 300 + ($t <= 5 ? 40 * $t : 200 + $late * ($t - 5)))->model;
         self::assertSame('leak', $bent(30));
         self::assertSame('moisture', $bent(5));
+        // Over three times five minutes the early slope is to the late one as e^(10/tau).
+        $ratio = fn (float $times): Fit => Fit::of(array_map(fn (int $t): array => [(float) $t, 3000 - 2900 * exp(-$t * log($times) / 10)], range(0, 14)));
+        self::assertSame(['moisture', 'leak'], [$ratio(2.02)->model, $ratio(1.98)->model]);
+        self::assertEqualsWithDelta(2.02, $ratio(2.02)->early / $ratio(2.02)->late, 1e-9);
     }
 
     public function testWeightsCountARelativeErrorAlikeEverywhere(): void
@@ -177,6 +181,13 @@ final class ShapeTest extends TestCase
         $u = sqrt(0.1 ** 2 + ((float) self::figure('dry.water', ['vacuum' => '100 micron', 'coldest_part' => '41 degF'], 'vacuum_to_boil') / $boils - 1) ** 2);
         self::assertSame([true, false], [$marginal(0.7 / (1 + $u) + 0.001), $marginal(0.7 / (1 + $u) - 0.001)]);
         self::assertSame([true, false], [$marginal(0.7 / (1 - $u) - 0.001), $marginal(0.7 / (1 - $u) + 0.001)]);
+    }
+
+    public function testHalfOfItSaysHalfOfIt(): void
+    {
+        self::assertSame(['open', ['missing:vacuum']], self::found('dry.water', ['coldest_part' => '40 degF']));
+        self::assertSame(['vacuum_to_boil'], array_keys(self::judge('dry.water', ['coldest_part' => '40 degF'])->values));
+        self::assertSame(['boils_at'], array_keys(self::judge('dry.water', ['vacuum' => '500 micron'])->values));
     }
 
     public function testAVacuumNoDeeperThanItsStartIsRefused(): void

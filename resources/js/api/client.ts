@@ -89,7 +89,13 @@ export type Drawing =
       dew: [number, number][]
       low: number
       high: number
-      figures?: Record<'superheat' | 'subcooling' | 'low' | 'high', { value: number; unit: string }>
+      /** Where `_off` is what the reading before it may be off by. */
+      figures?: Partial<
+        Record<
+          'superheat' | 'superheat_off' | 'subcooling' | 'subcooling_off' | 'low' | 'high',
+          { value: number; unit: string }
+        >
+      >
       /** Enthalpies from the dome's edge to the state beside it. */
       suction: { from: number; to: number }
       liquid: { from: number; to: number }

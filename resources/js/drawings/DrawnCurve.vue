@@ -3,7 +3,7 @@ import { scaleLinear, scaleLog } from 'd3-scale'
 import { computed } from 'vue'
 import type { Drawing } from '@/api/client'
 import { shownUnit } from '@/lib/reading'
-import { short } from './figures'
+import { along, freest, short, type Box } from './figures'
 
 /** Readings over time, with the lines they are held against; what came before the last start is drawn pale. */
 const props = defineProps<{ drawing: Extract<Drawing, { shape: 'curve' }> }>()
@@ -73,10 +73,68 @@ const ticks = computed(() =>
 const before = computed(() => draw(props.drawing.points.slice(0, props.drawing.from + 1)))
 const unit = computed(() => shownUnit(props.drawing.unit))
 const last = computed(() => props.drawing.points.at(-1))
-/** Its figure stands on the side where nothing comes after it. */
-const isRising = computed(
-  () => (props.drawing.points.at(-2)?.[1] ?? Infinity) < (last.value?.[1] ?? 0) && fit.value.length > 0,
+/** px a letter of a word, and of a figure, is wide and tall. */
+const WORD = { width: 6.6, height: 15 }
+const FIGURE = { width: 11, height: 22 }
+const drawn = computed(() =>
+  [props.drawing.points, fit.value].flatMap((line) => along(line.map((p) => [x.value(p[0]), y.value(p[1])]))),
 )
+/** Each line has its word where nothing else is: over it or under it, at its beginning or its end. */
+const words = computed(() => {
+  const taken = [...drawn.value]
+  return props.drawing.lines.map((one) => {
+    const text = `${one.name} ${short(one.value, 2)} ${unit.value}`
+    const [width, at] = [text.length * WORD.width, y.value(one.value)]
+    const place = (left: number, above: boolean): Box => ({
+      x: left,
+      y: above ? at - WORD.height - 2 : at + 3,
+      width,
+      height: WORD.height,
+    })
+    const [start, end] = [LEFT + 4, WIDTH - 12 - width]
+    const box = freest([place(end, true), place(start, true), place(end, false), place(start, false)], taken)
+    taken.push(
+      ...along([
+        [box.x, box.y + 7],
+        [box.x + width, box.y + 7],
+      ]),
+    )
+    return { ...one, text, ...box }
+  })
+})
+/** The last figure beside its point, clear of the lines and their words. */
+const figure = computed(() => {
+  if (last.value === undefined) return undefined
+  const text = short(last.value[1], 2)
+  const [atX, atY] = [x.value(last.value[0]), y.value(last.value[1])]
+  const width = text.length * FIGURE.width
+  const place = (left: number, top: number): Box => ({
+    x: Math.max(LEFT + 4, Math.min(WIDTH - 12 - width, left)),
+    y: top,
+    width,
+    height: FIGURE.height,
+  })
+  const middle = atX - width / 2
+  const limits = props.drawing.lines.flatMap((one) =>
+    along([
+      [LEFT, y.value(one.value)],
+      [WIDTH - 12, y.value(one.value)],
+    ]),
+  )
+  const said = words.value.flatMap((one) =>
+    along([
+      [one.x, one.y + 7],
+      [one.x + one.width, one.y + 7],
+    ]),
+  )
+  const places: [Box, ...Box[]] = [
+    place(middle, atY - 8 - FIGURE.height),
+    place(middle, atY + 8),
+    place(atX - width - 10, atY - FIGURE.height / 2),
+    place(atX + 10, atY - FIGURE.height / 2),
+  ]
+  return { text, ...freest(places, [...drawn.value, ...limits, ...said]) }
+})
 const told = computed(() =>
   props.drawing.points.map((p) => `${short(p[0])} ${across.value} ${short(p[1])} ${unit.value}`).join(', '),
 )
@@ -100,11 +158,8 @@ const told = computed(() =>
     <text v-for="tick in ticks" :key="`y${tick}`" :x="LEFT - 7" :y="y(tick) + 5" text-anchor="end">
       {{ short(tick, 2) }}
     </text>
-    <g v-for="one in drawing.lines" :key="one.name" :class="one.is">
+    <g v-for="one in words" :key="one.name" :class="one.is">
       <line :x1="LEFT" :x2="WIDTH - 12" :y1="y(one.value)" :y2="y(one.value)" class="limit" />
-      <text :x="LEFT + 4" :y="y(one.value) - 5" class="word">
-        {{ one.name }} {{ short(one.value, 2) }} {{ unit }}
-      </text>
     </g>
     <path v-if="carried" :d="carried" class="fit" />
     <path :d="before" class="before" />
@@ -117,15 +172,10 @@ const told = computed(() =>
       :r="drawing.points.length > DOTTED ? 1.8 : 4"
       :class="{ before: i < drawing.from }"
     />
-    <text
-      v-if="last"
-      :x="Math.min(x(last[0]), WIDTH - 12)"
-      :y="y(last[1]) + (isRising ? 26 : -10)"
-      :text-anchor="x(last[0]) > WIDTH - 50 ? 'end' : 'middle'"
-      class="fig"
-    >
-      {{ short(last[1], 2) }}
-    </text>
+    <g v-for="one in words" :key="`w${one.name}`" :class="one.is">
+      <text :x="one.x" :y="one.y + 12" class="word">{{ one.text }}</text>
+    </g>
+    <text v-if="figure" :x="figure.x" :y="figure.y + 18" class="fig">{{ figure.text }}</text>
   </svg>
 </template>
 
@@ -155,6 +205,11 @@ text {
 .stop .limit {
   stroke: var(--stop);
   stroke-width: 2;
+}
+.word {
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
 }
 .stop .word {
   fill: var(--stop);

@@ -42,11 +42,13 @@ const cycle = computed(() => {
   return `M${x.value(liquid.to)} ${y.value(low)} L${x.value(suction.to)} ${y.value(low)} L${x.value(suction.to) + 18} ${y.value(high)} L${x.value(liquid.to)} ${y.value(high)}Z`
 })
 type Named = 'superheat' | 'subcooling' | 'low' | 'high'
+/** A temperature with what it may be off by, a pressure as a gauge shows it. */
 const figure = (name: Named) => {
   const one = props.drawing.figures?.[name]
-  return one === undefined
-    ? ''
-    : `${short(one.value, name === 'low' || name === 'high' ? 0 : 1)} ${shownUnit(one.unit)}`
+  if (one === undefined) return ''
+  if (name === 'low' || name === 'high') return `${short(one.value, 0)} ${shownUnit(one.unit)}`
+  const off = props.drawing.figures?.[`${name}_off`]
+  return `${short(one.value)}${off === undefined ? '' : ` ± ${short(off.value)}`} ${shownUnit(one.unit)}`
 }
 const told = computed(() =>
   [

@@ -41,7 +41,12 @@ const cross = (size: number) => `M${-size} ${-size} L${size} ${size} M${-size} $
       <text y="13" font-size="13">{{ f.name }}</text>
       <text y="30" font-size="13" :class="['read', f.is]">{{ t(`ranking.${f.is}`) }}</text>
     </g>
-    <g v-for="(cause, i) in drawing.causes" :key="cause.name" class="cause" :transform="`translate(0 ${HEAD + i * STEP})`">
+    <g
+      v-for="(cause, i) in drawing.causes"
+      :key="cause.name"
+      class="cause"
+      :transform="`translate(0 ${HEAD + i * STEP})`"
+    >
       <line x1="0" :x2="WIDTH" y1="0" y2="0" class="rule" />
       <text x="0" y="17" font-size="14" :class="{ likely: cause.value >= drawing.limit }">
         {{ cause.name }}

@@ -18,7 +18,7 @@ import DrawnCurve from './DrawnCurve.vue'
 import DrawnDome from './DrawnDome.vue'
 import DrawnRanking from './DrawnRanking.vue'
 import DrawnShape from './DrawnShape.vue'
-import { axisOf, short } from './figures'
+import { along, axisOf, freest, short } from './figures'
 import JointBoard from './JointBoard.vue'
 import LegBars from './LegBars.vue'
 import { offsetOf } from './scene'
@@ -104,6 +104,71 @@ describe('bars', () => {
   it('write a percentage without a blank', () => {
     const drawing = bars({ unit: '%', bars: [{ name: 'use', value: 81.6, is: 'plain' }] })
     expect(mount(DrawnBars, { props: { drawing }, global }).find('.fig').text()).toBe('82%')
+  })
+})
+
+describe('a word on a drawing', () => {
+  const box = (x: number, y: number) => ({ x, y, width: 10, height: 10 })
+  it('stands where the least is drawn, and first where it is wanted', () => {
+    expect(freest([box(0, 0), box(20, 0)], [])).toEqual(box(0, 0))
+    expect(freest([box(0, 0), box(20, 0)], [[5, 5]])).toEqual(box(20, 0))
+    expect(
+      freest(
+        [box(0, 0), box(20, 0)],
+        [
+          [5, 5],
+          [21, 1],
+          [22, 2],
+        ],
+      ),
+    ).toEqual(box(0, 0))
+  })
+  it('sees a line between its points too', () => {
+    expect(
+      along([
+        [0, 0],
+        [12, 0],
+      ]),
+    ).toEqual([
+      [0, 0],
+      [6, 0],
+      [12, 0],
+    ])
+    expect(
+      freest(
+        [box(40, -5), box(0, 30)],
+        along([
+          [0, 0],
+          [100, 0],
+        ]),
+      ),
+    ).toEqual(box(0, 30))
+  })
+  it('keeps clear of a curve that rises through its line', () => {
+    const drawing: Drawing = {
+      shape: 'curve',
+      unit: 'micron',
+      decades: true,
+      points: [
+        [0, 300],
+        [4, 835],
+        [8, 1110],
+        [15, 1310],
+      ],
+      lines: [{ name: 'has to stay under', value: 1000, is: 'stop' }],
+      from: 0,
+      fit: [
+        [0, 300],
+        [15, 1310],
+        [30, 1390],
+      ],
+    }
+    const drawn = mount(DrawnCurve, { props: { drawing }, global })
+    const word = drawn.find('.stop .word')
+    expect(word.text()).toBe('has to stay under 1000 micron')
+    const line = Number(drawn.find('.stop .limit').attributes('y1'))
+    expect(Number(word.attributes('y'))).toBeGreaterThan(line)
+    expect(Number(word.attributes('x'))).toBeGreaterThan(150)
   })
 })
 
@@ -401,6 +466,7 @@ describe('the dome of a refrigerant', () => {
     liquid: { from: 266, to: 257 },
     figures: {
       superheat: { value: 12.16, unit: 'degF' },
+      superheat_off: { value: 1.94, unit: 'degF' },
       subcooling: { value: 10.6, unit: 'degF' },
       low: { value: 118.4, unit: 'psig' },
       high: { value: 340, unit: 'psig' },
@@ -421,7 +487,7 @@ describe('the dome of a refrigerant', () => {
   })
   it('tells its four figures', () => {
     const words = drawn().text()
-    for (const one of ['12.2 degF', '10.6 degF', 'low side 118 psig', 'high side 340 psig', 'R-410A'])
+    for (const one of ['12.2 ± 1.9 degF', '10.6 degF', 'low side 118 psig', 'high side 340 psig', 'R-410A'])
       expect(words).toContain(one)
     const bare = { ...dome }
     delete bare.figures

@@ -25,3 +25,31 @@ export function axisOf(
     ? { bottom: least * 0.9, top: most * 1.05 }
     : { bottom: 0, top: 1 }
 }
+
+export interface Box {
+  /** Its left upper corner, and how large it is. */
+  x: number
+  y: number
+  width: number
+  height: number
+}
+
+/** Points along a line through those there are, none further from the next than `step`. */
+export function along(points: [number, number][], step = 6): [number, number][] {
+  return points.flatMap(([x, y], i) => {
+    const [toX, toY] = points[i + 1] ?? [x, y]
+    const parts = Math.max(1, Math.ceil(Math.hypot(toX - x, toY - y) / step))
+    return Array.from({ length: parts }, (_, k): [number, number] => [
+      x + ((toX - x) * k) / parts,
+      y + ((toY - y) * k) / parts,
+    ])
+  })
+}
+
+/** The first of the places with the least of what is drawn in it. */
+export function freest<T extends Box>(places: [T, ...T[]], drawn: [number, number][]): T {
+  const within = (box: T) =>
+    drawn.filter(([x, y]) => x >= box.x && x <= box.x + box.width && y >= box.y && y <= box.y + box.height)
+      .length
+  return places.reduce((best, one) => (within(one) < within(best) ? one : best))
+}

@@ -332,8 +332,13 @@ final class Drawings
         foreach ($lines as $line) {
             $color = ($line['is'] ?? '') === 'stop' ? self::STOP : self::SOFT;
             $at = self::n($y((float) $line['value']));
+            $word = ($line['name'] ?? '') . ' ' . self::n((float) $line['value']) . " $unit";
+            // Over the line, at the end of it where no curve runs.
+            $crosses = fn (float $from, float $to): bool => array_filter([...$points, ...$fit], fn (array $p): bool => $x((float) $p[0]) > $from && $x((float) $p[0]) < $to && abs($y((float) $p[1]) - $y((float) $line['value']) + 8) < 9) !== [];
+            $wide = 5.4 * mb_strlen($word);
+            $atStart = $crosses(308 - $wide, 308) && ! $crosses(40, 40 + $wide);
             $body .= "<line x1=\"40\" y1=\"$at\" x2=\"308\" y2=\"$at\" stroke=\"$color\" stroke-dasharray=\"4 3\"/>"
-                . self::text(308, $y((float) $line['value']) - 4, ($line['name'] ?? '') . ' ' . self::n((float) $line['value']) . " $unit", 11, $color, 'end');
+                . self::text($atStart ? 42 : 308, $y((float) $line['value']) - 4, $word, 11, $color, $atStart ? 'start' : 'end');
         }
         if ($fit !== []) {
             $body .= '<path d="' . $draw($fit) . '" fill="none" stroke="' . self::WATCH . '" stroke-width="1.5" stroke-dasharray="5 3"/>';
@@ -343,6 +348,7 @@ final class Drawings
             $body .= '<circle cx="' . self::n($x((float) $point[0])) . '" cy="' . self::n($y((float) $point[1])) . '" r="3" fill="' . self::INK . '"/>';
         }
         $end = $points[count($points) - 1];
+        $body .= count($points) < 2 ? '' : self::text(36, $y((float) $points[0][1]) + 5, self::n((float) $points[0][1]), 12, self::SOFT, 'end');
         $body .= self::text($x((float) $end[0]), $y((float) $end[1]) - 8, self::n((float) $end[1]) . " $unit", 14, self::INK, 'end') . self::text(308, 198, self::n($last) . " $across", 12, self::SOFT, 'end');
 
         return self::svg(320, 204, $body);
@@ -367,7 +373,7 @@ final class Drawings
         $dew = array_values(array_filter(self::numbers($drawing['dew'] ?? null, 2), $within));
         $enthalpies = [...array_column($bubble, 0), ...array_column($dew, 0), (float) $suction['to'], (float) $liquid['to']];
         $most = max($high * 1.1, ...array_column($bubble, 1));
-        $x = fn (float $h): float => 12 + ($h - min($enthalpies)) / max(1e-9, max($enthalpies) - min($enthalpies)) * 296;
+        $x = fn (float $h): float => 12 + ($h - min($enthalpies)) / max(1e-9, max($enthalpies) - min($enthalpies)) * 280;
         $y = fn (float $p): float => 190 - log($p / $under) / log($most / $under) * 176;
         $at = fn (float $h, float $p): string => self::n($x($h)) . ' ' . self::n($y($p));
         $points = array_map(fn (array $p): string => $at((float) $p[0], (float) $p[1]), [...$bubble, ...array_reverse($dew)]);

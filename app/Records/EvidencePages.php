@@ -18,6 +18,9 @@ final readonly class EvidencePages
     /** A device whose clock is off by more, or an entry that came later, shows both times. */
     private const LATE_SECONDS = 60;
     private const DRAWING = 112.0;
+    /** Of what has figures along its lines. */
+    private const WIDE = 196.0;
+    private const WIDE_SHAPES = ['curve', 'dome', 'column', 'ranking'];
     private const PHOTO = 88.0;
     private const STATUS = ['stop' => Pen::STOP, 'watch' => Pen::WATCH, 'clear' => Pen::CLEAR];
 
@@ -40,7 +43,7 @@ final readonly class EvidencePages
     private function entry(Pen $pen, TapeEntry $entry): void
     {
         $drawing = $this->drawing($entry);
-        $width = $pen->width() - ($drawing === null ? 0.0 : self::DRAWING + 10);
+        $width = $pen->width() - ($drawing === null ? 0.0 : $drawing[1] + 10);
         $isStruck = $entry->suspect !== '';
         $of = fn (string $text, string $font = 'text', float $size = 9.5, array $color = Pen::INK): array => [$text, $font, $size, $color];
         $title = [$of($entry->title, 'bold', 10.0)];
@@ -131,6 +134,8 @@ final readonly class EvidencePages
             file_put_contents($file, $svg);
         }
 
-        return [$file, self::DRAWING, self::DRAWING * (float) $box[2] / max(1.0, (float) $box[1])];
+        $width = in_array($entry->drawing->shape ?? '', self::WIDE_SHAPES, true) ? self::WIDE : self::DRAWING;
+
+        return [$file, $width, $width * (float) $box[2] / max(1.0, (float) $box[1])];
     }
 }

@@ -31,12 +31,12 @@ final class DrawingsTest extends TestCase
         ];
         yield 'a curve with its fit' => [
             ['shape' => 'curve', 'unit' => 'micron', 'across' => 'min', 'decades' => true, 'from' => 0, 'points' => [[0, 300], [5, 320], [10, 330]], 'fit' => [[0, 300], [20, 340]], 'band' => [], 'lines' => [['name' => 'has to stay under', 'value' => 500, 'is' => 'stop']]],
-            ['has to stay under 500 microns', '330 microns', '20 min'],
+            ['has to stay under 500 microns', '300', '330 microns', '20 min'],
             ['circle' => 3, 'path' => 2, 'line' => 1],
         ];
         yield 'a hold with its band' => [
             ['shape' => 'curve', 'unit' => 'psig', 'across' => 'h', 'decades' => false, 'from' => 0, 'points' => [[0, 450], [14, 437.5]], 'fit' => [], 'band' => [[0, 450, 450], [14, 435, 441]], 'lines' => []],
-            ['437.5 psig', '14 h'],
+            ['450', '437.5 psig', '14 h'],
             ['circle' => 2, 'path' => 2, 'line' => 0],
         ];
         yield 'a dome' => [

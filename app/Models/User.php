@@ -27,7 +27,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
-    protected $fillable = ['company_id', 'name', 'email', 'password', 'role', 'units', 'theme', 'field_units'];
+    protected $fillable = ['company_id', 'name', 'email', 'password', 'role', 'units', 'theme', 'field_units', 'license'];
 
     protected $attributes = ['units' => 'us', 'theme' => 'device', 'field_units' => '{}', 'is_active' => true, 'license' => '', 'session_epoch' => 0];
 

@@ -53,7 +53,7 @@ final class DemoSeeder extends Seeder
         $company = Company::query()->create(['name' => $demo['name'], 'units' => $demo['units'], 'time_zone' => $demo['time_zone'], 'is_demo' => true]);
         $this->current->as($company->id, function () use ($demo, $company): void {
             foreach ($demo['people'] as $person) {
-                User::query()->create(['company_id' => $company->id, 'name' => $person['name'], 'email' => $person['email'], 'role' => Role::from($person['role']), 'password' => Str::random(40)]);
+                User::query()->create(['company_id' => $company->id, 'name' => $person['name'], 'email' => $person['email'], 'role' => Role::from($person['role']), 'password' => Str::random(40), 'license' => $person['license'] ?? '']);
             }
             foreach ($demo['instruments'] as $tool) {
                 Instrument::query()->create(['name' => $tool['name'], 'kind' => $tool['kind'], 'serial' => $tool['serial'], 'accuracy' => $tool['accuracy'], 'calibration_due' => CarbonImmutable::today()->addDays($tool['due_in_days'])]);

@@ -94,10 +94,52 @@ for (const theme of ['light', 'dark'] as const) {
     await tabs(page, ['Pre-start list', 'Start', 'Loaded voltage', 'Rotation, running', 'Running amps'])
   })
 
+  test(`the benches of Tight, Dry and Charge are sound, ${theme}`, async ({ page }) => {
+    await page.addInitScript((name) => localStorage.setItem('iron-start.theme', name), theme)
+    await signIn(page, 'Ines Okafor')
+    await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
+    await findUnit(page, 'CU-1')
+    const cells = page.locator('.frame input.figure')
+    await page.locator('.rail button', { hasText: 'Does it hold?' }).click()
+    for (const [i, text] of ['450', '74', '437.5', '61'].entries())
+      await page.locator('fieldset.grid input.figure').nth(i).fill(text)
+    await page.locator('input[type=datetime-local]').first().fill('2026-03-02T17:40')
+    await page.locator('input[type=datetime-local]').last().fill('2026-03-03T07:10')
+    await expect(page.locator('svg.curve')).toBeVisible()
+    await sound(page, 'hold')
+    await page.locator('.rail button', { hasText: 'Is it dry?' }).click()
+    await choose(page, 'Gauge is at', 'the far end')
+    await page.getByRole('button', { name: 'Read a logger file' }).click()
+    await page
+      .getByRole('dialog')
+      .locator('input[type=file]')
+      .setInputFiles({
+        name: 'gauge.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from(
+          ['min,micron', ...[0, 2, 4, 6, 8, 10, 12, 15].map((m) => `${m},${300 + 60 * m}`)].join('\n'),
+        ),
+      })
+    await expect(page.getByRole('dialog').getByRole('button', { name: /Take/ })).toBeVisible()
+    await expect(page.locator('.dialog-fade-enter-active')).toHaveCount(0)
+    await sound(page, 'a logger file')
+    await page.keyboard.press('Escape')
+    await openTab(page, 'Opening the valves')
+    await sound(page, 'opening the valves')
+    await page.locator('.rail button', { hasText: 'Is the charge right?' }).click()
+    await tabs(page, ['Weigh-in', 'Superheat and subcooling'])
+    for (const [i, text] of ['112', '55', '330', '92'].entries()) await cells.nth(i).fill(text)
+    await page.getByRole('button', { name: 'More', exact: true }).click()
+    await tabs(page, ['Trim', 'Room limit', 'What is wrong'])
+    await page.goto('/shelf/refrigerants/R-454B')
+    await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
+    await page.getByLabel('Gauge pressure').fill('150')
+    await sound(page, 'refrigerants')
+  })
+
   test(`what stands beside the benches is sound, ${theme}`, async ({ page }) => {
     await machine(page, theme)
-    await page.keyboard.press('n')
-    await page.keyboard.press('n')
+    await page.locator('.rail button', { hasText: 'Is it moving enough air' }).click()
     await sound(page, 'a question without a bench')
     await page.getByRole('tab', { name: 'Job' }).click()
     await expect(page.locator('.job')).toBeVisible()

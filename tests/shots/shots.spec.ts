@@ -115,6 +115,56 @@ test('the joints of a circuit', async ({ page }) => {
   await page.screenshot({ path: `${FOLDER}/machine-pipe.png` })
 })
 
+test('from nitrogen in to the charge', async ({ page }) => {
+  await signIn(page, 'Ines Okafor')
+  await findUnit(page, 'CU-1')
+  const figure = (label: string) =>
+    page
+      .locator('.frame')
+      .getByLabel(new RegExp(`^${label}`))
+      .first()
+  const taken = async (name: string) => {
+    await page.locator('.frame > .body').evaluate((el) => (el.scrollTop = 0))
+    await page.mouse.move(640, 790)
+    await page.screenshot({ path: `${FOLDER}/machine-${name}.png` })
+  }
+
+  await page.locator('.rail button', { hasText: 'Does it hold?' }).click()
+  await measures(page, 'Start', ['450', '74'])
+  await figure('Started at').fill('2026-03-02T17:40')
+  await measures(page, 'End', ['437.5', '61'])
+  await figure('Ended at').fill('2026-03-03T07:10')
+  await figure('Volume').fill('2')
+  await figure('Hottest day').fill('61')
+  await expect(verdict(page)).toContainText(/holds/)
+  await expect(page.locator('.frame')).toContainText('oz a year')
+  await taken('tight')
+
+  await page.locator('.rail button', { hasText: 'Is it dry?' }).click()
+  await choose(page, 'Gauge is at', 'the far end')
+  for (const [i, minutes] of [0, 2, 4, 6, 8, 10, 12, 15].entries()) {
+    if (i > 0) await page.getByRole('button', { name: /Add to readings/ }).click()
+    const row = page.locator('.part').nth(i).locator('input.figure')
+    await row.nth(0).fill(String(minutes))
+    await row.nth(1).fill(String(Math.round(1400 - 1100 * Math.exp(-minutes / 6))))
+  }
+  await expect(verdict(page)).toContainText(/Wet/)
+  await taken('dry')
+
+  await page.locator('.rail button', { hasText: 'Is the charge right?' }).click()
+  await openTab(page, 'Superheat and subcooling')
+  const read = { 'Low side': '112', 'Suction line': '55', 'High side': '330', 'Liquid line': '92' }
+  for (const [label, text] of Object.entries({
+    ...read,
+    'Running for': '25',
+    'Air into the condenser': '80',
+  }))
+    await figure(label).fill(text)
+  await expect(page.locator('svg.dome')).toBeVisible()
+  await expect(page.locator('.frame')).toContainText('Superheat 19 °F')
+  await taken('charge')
+})
+
 test('the phone', async ({ browser }) => {
   const page = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: process.env.BASE_URL })
   await signIn(page)

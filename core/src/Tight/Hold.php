@@ -159,7 +159,8 @@ final class Hold implements Check, Draws, DrawsOnRecord
     public static function drawing(Input $in, array $values): array
     {
         [$start, $end] = [$in->group('start'), $in->group('end')];
-        if (! self::isRead($start) || ! self::isRead($end) || ! isset($values['uncertainty'])) {
+        // It is there where both ends were read.
+        if (! isset($values['uncertainty'], $start, $end)) {
             return [];
         }
         $band = 2 * Units::toCanonical((float) $values['uncertainty']->value, 'psi', Kind::PressureDifference) / 1e3;

@@ -174,6 +174,11 @@ const reset = (person: Schemas['MemberView']) =>
 </template>
 
 <style scoped>
+@media (min-width: 641px) {
+  td {
+    vertical-align: bottom;
+  }
+}
 b {
   font: 600 20px/1.2 var(--figures);
 }

@@ -12,6 +12,7 @@ use IronStart\Core\Check\Field;
 use IronStart\Core\Check\FieldType;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Gate\JobType;
+use IronStart\Core\Gate\Recorded;
 use IronStart\Core\Judge\Judge;
 use IronStart\Core\Sheet\EquipmentSheet;
 use IronStart\Core\Sheet\TypedOver;
@@ -29,6 +30,9 @@ final class Prefill
     private const COMES_OUT = ['refrigerant.way_out', 'refrigerant.rebound', 'refrigerant.cylinder', 'refrigerant.account', 'compressor.acid'];
     private const OF_EACH_CIRCUIT = ['piping.purge', 'piping.flare_torque', 'piping.bulb', 'piping.equivalent_length', 'tight.hold', 'dry.log', 'dry.decay',
         'charge.weigh_in', 'charge.state', 'charge.trim', 'charge.target_superheat', 'charge.orifice', 'diagnose.cooling'];
+
+    /** What may be shut off is tried section by section. */
+    private const BY_SECTION = 'tight.hold';
 
     /** m */
     private const FOOT = 0.3048;
@@ -49,6 +53,9 @@ final class Prefill
         foreach ($this->given($machine) as $id => $subjects) {
             $check = $this->judge->registry->get($id);
             $ofReader = $this->ofReader($id, $machine, $person);
+            if ($id === self::BY_SECTION) {
+                $subjects += self::sections($subjects, $past->parts($id));
+            }
             foreach ($subjects as $subject => $fromSheet) {
                 $input = self::brought($check, $fromSheet + $ofReader, $past, $subject);
                 if ($input !== []) {
@@ -190,6 +197,23 @@ final class Prefill
             // What is never typed is the record's alone; the rest only where nothing was said.
             return array_intersect_key($mine, array_flip($never)) + array_diff_key($item, array_flip($never)) + $mine;
         }, $items));
+    }
+
+    /**
+     * What the sheet gives to each section that was tried, and to one that has no name yet (`circuit:A/`).
+     *
+     * @param array<string, array<string, mixed>> $wholes by subject
+     * @param list<string> $parts
+     * @return array<string, array<string, mixed>>
+     */
+    private static function sections(array $wholes, array $parts): array
+    {
+        $sections = [];
+        foreach ([...array_map(fn (string $whole): string => "$whole/", array_keys($wholes)), ...$parts] as $part) {
+            $sections[$part] = $wholes[Recorded::baseOf($part)] ?? [];
+        }
+
+        return $sections;
     }
 
     /** @return array<string, mixed> */

@@ -203,7 +203,7 @@ final class TapeReader
     /** What of the machine it is about, where that is not the whole. */
     private static function about(string $subject): string
     {
-        return $subject === '' || $subject === 'machine' ? '' : ', ' . strtr($subject, ['compressor:' => '', ':' => ' ', '_' => ' ']);
+        return $subject === '' || $subject === 'machine' ? '' : ', ' . strtr($subject, ['compressor:' => '', ':' => ' ', '_' => ' ', '/' => ', ']);
     }
 
     private function told(\stdClass $row): string

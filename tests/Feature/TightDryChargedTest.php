@@ -45,6 +45,20 @@ final class TightDryChargedTest extends FeatureTestCase
         self::assertArrayHasKey('start', $next['tight.hold']['circuit:A']);
     }
 
+    public function testSectionsAreTriedOneByOneAndAllOfThemAnswer(): void
+    {
+        $hold = fn (string $section, array $end): TestResponse => $this->record($this->starter, $this->machine, 'tight.hold', ['start' => self::EVENING] + $end + self::HOLD, "circuit:A/$section")->assertCreated();
+        $asks = fn (TestResponse $answer): array => array_values(array_filter(array_merge([], ...array_column($answer->json('machine.gates'), 'missing')), fn (array $one): bool => $one['check'] === 'tight.hold' && str_starts_with($one['subject'], 'circuit:A')));
+        $of = fn (TestResponse $answer): array => $answer->json('machine.prefill')['tight.hold'];
+        $begun = $hold('lines', []);
+        self::assertEquals(self::EVENING, $of($begun)['circuit:A/lines']['start']);
+        self::assertArrayNotHasKey('start', $of($begun)['circuit:A/'] ?? [], 'a section nobody tried begins anew');
+        self::assertArrayNotHasKey('start', $of($begun)['circuit:A'] ?? []);
+        self::assertSame('Pressure test, circuit A, lines', $this->newest('tight.hold')['title']);
+        self::assertNotSame([], $asks($hold('coil', ['end' => self::MORNING])), 'the lines still hold');
+        self::assertSame([], $asks($hold('lines', ['end' => self::MORNING])));
+    }
+
     public function testAHoldReadTooSoonWaitsForWhatIsLeft(): void
     {
         $soon = ['pressure' => '240 psig', 'temperature' => '74 degF', 'at' => '2026-03-02T18:05-07:00'];

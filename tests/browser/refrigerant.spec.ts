@@ -112,6 +112,30 @@ test('a hold over the design pressure, or with shop air in it, is stopped before
   await expect(measure(page, 'Start', 1)).toHaveValue('74')
 })
 
+test('sections are tried one by one, and each keeps its own hold', async ({ page }) => {
+  await signIn(page, 'Ines Okafor')
+  await findUnit(page, 'CU-1')
+  await question(page, TIGHT)
+  const section = page.getByLabel(/^Section/)
+  await section.fill('line set')
+  await measure(page, 'Start', 0).fill('450')
+  await measure(page, 'Start', 1).fill('74')
+  await figure(page, 'Started at').fill('2026-03-02T17:40')
+  await record(page)
+  await page.reload()
+  await question(page, TIGHT)
+  await choose(page, 'Circuit', 'A')
+  await expect(measure(page, 'Start', 0)).not.toHaveAttribute('placeholder', /450/)
+  await section.fill('coil')
+  await expect(measure(page, 'Start', 0)).not.toHaveAttribute('placeholder', /450/)
+  await section.fill('line set')
+  await expect(measure(page, 'Start', 0)).toHaveAttribute('placeholder', '450')
+  await hold(page, { psig: '437.5', degF: '61', at: '2026-03-03T07:10' })
+  await choose(page, 'Part in the sun or indoors', 'no')
+  await record(page)
+  await expect(page.locator('.slip').first()).toContainText('Pressure test, circuit A, line set')
+})
+
 const DECAYS = {
   wet: {
     points: [0, 2, 4, 6, 8, 10, 12, 15].map((m) => [m, Math.round(1400 - 1100 * Math.exp(-m / 6))]),
@@ -334,7 +358,13 @@ test('when the pair contradicts itself, the causes stand in their order with the
       .first()
       .fill(text)
   await expect(verdict(page)).not.toContainText('Still need')
-  await expect(page.locator('svg.bars').first()).toBeVisible()
+  // What was read speaks for the first and, on some of it, against those behind it.
+  const cause = (at: number) => page.locator('svg.ranking g.cause').nth(at)
+  await expect(cause(0)).toContainText('liquid line restriction')
+  await expect(cause(0).locator('.for')).toHaveCount(5)
+  await expect(cause(0).locator('.against')).toHaveCount(0)
+  await expect(cause(2)).toContainText('low charge')
+  await expect(cause(2).locator('.against')).toHaveCount(1)
   await expect(frame(page).locator('.next, ol, .steps').first()).toContainText(/drier|rotation|static|bulb/i)
 })
 

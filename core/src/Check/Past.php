@@ -69,6 +69,19 @@ final class Past
     }
 
     /**
+     * The parts of which a check was recorded one by one, such as `circuit:A/line set`.
+     *
+     * @return list<string> subjects, each once
+     */
+    public function parts(string $check): array
+    {
+        self::isRead($check);
+        $subjects = array_column(array_filter($this->read()->recorded, fn (array $one): bool => $one['check'] === $check && str_contains($one['subject'], '/')), 'subject');
+
+        return array_values(array_unique($subjects));
+    }
+
+    /**
      * What was entered last about a subject, where that still waits for more: a hold that runs, a decay not read to its end.
      *
      * @param list<string> $names of what stands until it is done

@@ -241,7 +241,9 @@ final readonly class EquipmentSheet
 
             return is_array($rule) ? $rule['factory_charge'] ?? null : null;
         }
-        $of = array_filter($this->list('circuits'), fn (array $c): bool => "circuit:{$c['name']}" === $subject || in_array(substr($subject, strlen(self::COMPRESSOR)), (array) ($c['compressors'] ?? []), true));
+        // A part of a circuit has what the circuit has.
+        $whole = strstr($subject, '/', true) ?: $subject;
+        $of = array_filter($this->list('circuits'), fn (array $c): bool => "circuit:{$c['name']}" === $whole || in_array(substr($subject, strlen(self::COMPRESSOR)), (array) ($c['compressors'] ?? []), true));
         $figures = array_values(array_unique(array_map(fn (array $c): mixed => $c[$name] ?? null, $of === [] ? $this->list('circuits') : $of), SORT_REGULAR));
 
         return count($figures) === 1 ? $figures[0] : null;

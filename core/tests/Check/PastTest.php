@@ -85,6 +85,13 @@ final class PastTest extends TestCase
         self::assertNull($past->value('power.voltage', 'machine', 'average'));
     }
 
+    public function testThePartsThatWereTriedOneByOne(): void
+    {
+        $past = new Past([self::entry('tight.hold', 'open', [], 1, 'circuit:A/lines'), self::entry('tight.hold', 'clear', [], 2, 'circuit:A'), self::entry('tight.hold', 'clear', [], 3, 'circuit:A/coil'), self::entry('tight.hold', 'clear', [], 4, 'circuit:A/lines'), self::entry('dry.decay', 'clear', [], 5, 'circuit:A/other')]);
+        self::assertSame(['circuit:A/lines', 'circuit:A/coil'], $past->parts('tight.hold'));
+        self::assertSame([], (new Past())->parts('tight.hold'));
+    }
+
     /**
      * @param list<string> $codes
      * @param array<string, mixed> $input

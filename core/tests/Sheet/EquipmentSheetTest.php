@@ -118,6 +118,13 @@ final class EquipmentSheetTest extends TestCase
         self::assertSame(['Blower', 'Fan 1', 'Fan 2'], $sheet->fans());
     }
 
+    public function testAPartOfACircuitHasWhatTheCircuitHas(): void
+    {
+        $sheet = new EquipmentSheet(['circuits' => [['name' => 'A', 'refrigerant' => 'R-32'], ['name' => 'B', 'refrigerant' => 'R-410A']]]);
+        self::assertSame(['R-32', 'R-410A', 'R-410A'], array_map(fn (string $subject): mixed => $sheet->figure('circuit.refrigerant', $subject), ['circuit:A/lines', 'circuit:B/', 'circuit:B']));
+        self::assertNull($sheet->figure('circuit.refrigerant', 'machine'));
+    }
+
     public function testATypedFigureIsOverTheSheetOnlyWhereItIsAnother(): void
     {
         $fields = (new Registry())->get('power.circuit')->fields();

@@ -71,12 +71,24 @@ const about = computed({
   set: (next) => (draft.value.about = next),
 })
 const aboutOptions = computed(() => abouts.value.map((name) => ({ value: name, text: name })))
-const subjectOf = (subject: string) =>
-  isOfParts(props.spec) && about.value !== undefined
-    ? `${subject}:${about.value}`
-    : isOfParts(props.spec)
-      ? 'machine'
-      : subject
+/** The part between closed valves that is tried by itself; a blank is the whole. */
+const section = computed({
+  get: () => draft.value.section ?? '',
+  set: (next) => (draft.value.section = next.replaceAll('/', ' ')),
+})
+const subjectOf = (subject: string) => {
+  if (!isOfParts(props.spec)) return subject
+  const whole = about.value === undefined ? 'machine' : `${subject}:${about.value}`
+  return section.value.trim() === '' ? whole : `${whole}/${section.value.trim()}`
+}
+/** Names that were given before. */
+const sections = computed(() => [
+  ...new Set(
+    (machine.view?.tape ?? []).flatMap((e) =>
+      e.check === first.value.check && e.subject.includes('/') ? [e.subject.split('/')[1] ?? ''] : [],
+    ),
+  ),
+])
 const views = computed(() =>
   props.spec.parts.flatMap((part): CheckView[] => {
     const view = checks.check(part.check)
@@ -90,7 +102,9 @@ const applies = computed(() =>
 const parts = computed(() =>
   props.spec.parts.map((part, i) => {
     const subject = subjectOf(part.subject)
-    const prefill = (machine.view?.prefill as Filled | undefined)?.[part.check]?.[subject] ?? {}
+    // A section nobody tried yet has what its circuit has.
+    const filled = (machine.view?.prefill as Filled | undefined)?.[part.check] ?? {}
+    const prefill = filled[subject] ?? filled[`${subject.split('/')[0]}/`] ?? {}
     const view = views.value[i]
     return {
       check: part.check,
@@ -388,11 +402,13 @@ function correct(entry: Pick<TapeEntry, 'check' | 'subject' | 'input'>) {
   const i = props.spec.parts.findIndex((part) => part.check === entry.check)
   const view = views.value[i]
   if (view === undefined) return
-  const name = isOfParts(props.spec) ? entry.subject.split(':')[1] : undefined
+  const [whole, part] = entry.subject.split('/')
+  const name = isOfParts(props.spec) ? whole?.split(':')[1] : undefined
   const prefill = (machine.view?.prefill as Filled | undefined)?.[entry.check]?.[entry.subject] ?? {}
   put({
     ...draftOf(view, prefill, entry.input as Record<string, unknown>),
     ...(name === undefined ? {} : { about: name }),
+    ...(part === undefined ? {} : { section: part }),
   })
 }
 
@@ -461,6 +477,15 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
         <p v-else-if="isOfParts(spec) && about" class="about">
           {{ t(`about.${kind as 'compressor'}`) }} {{ about }}
         </p>
+        <label v-if="spec.sections && machine.view" class="section">
+          <span
+            >{{ t('bench.section') }}<small>{{ t('bench.sectionHint') }}</small></span
+          >
+          <input v-model="section" list="sections" maxlength="40" autocomplete="off" />
+          <datalist id="sections">
+            <option v-for="one in sections" :key="one" :value="one" />
+          </datalist>
+        </label>
         <BenchRows />
         <InstrumentPick v-if="instrumentKind && mayRecord" v-model="instrument" :kind="instrumentKind" />
       </div>
@@ -599,6 +624,28 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
 }
 .about {
   font: 600 20px/1.2 var(--figures);
+}
+.section {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(150px, 1fr);
+  align-items: center;
+  gap: 2px 12px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--rule);
+  font-size: 16px;
+  line-height: 1.2;
+}
+.section small {
+  display: block;
+  font-size: 13.5px;
+  color: var(--iron-soft);
+}
+.section input {
+  min-width: 0;
+  height: 48px;
+  padding: 0 8px;
+  border: 2px solid var(--iron);
+  background: var(--box);
 }
 .foot {
   display: flex;

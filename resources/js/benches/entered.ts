@@ -11,6 +11,8 @@ export type Entered = Typed | string | number | boolean | undefined
 export type Draft = {
   /** Which compressor or circuit it is about. */
   about?: string
+  /** Which part of it, where it is tried one by one. */
+  section?: string
   values: Record<string, Entered>
   rows: Record<string, string[]>
   /** The file its readings come from. */

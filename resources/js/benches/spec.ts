@@ -54,6 +54,8 @@ export type BenchSpec = {
   act?: boolean
   /** Its drawing is to scale, or a curve: it has half of the width, also before there is anything to be drawn. */
   scaled?: boolean
+  /** It may be about a part between closed valves, by the name it is given. */
+  sections?: boolean
   /** The sketch is a list that goes on living: it never stands there pale. */
   board?: boolean
   /** It goes out on one page, by this name. */

@@ -64,6 +64,8 @@ export default {
     sameStop: 'Same stop.',
   },
   bench: {
+    section: 'Section',
+    sectionHint: 'One shut off by itself. Blank: all of it.',
     optional: 'if you have it',
     unit: 'Unit {unit}, tap to change',
     record: 'Record',
@@ -806,6 +808,7 @@ export default {
   },
   refrigerants: {
     title: 'Refrigerants',
+    table: 'Temperatures and pressures',
     class: 'Safety class',
     rcl: 'Most in a room (RCL)',
     lfl: 'Burns from (LFL)',

@@ -4,6 +4,7 @@ import { type BenchSpec, figure, grid, measures, table, words } from '../spec'
 export const hold: BenchSpec = {
   id: 'hold',
   scaled: true,
+  sections: true,
   parts: [{ check: 'tight.hold', subject: 'circuit' }],
   rows: [
     measures('start', 'pressure', 'temperature'),

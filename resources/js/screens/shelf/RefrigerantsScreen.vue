@@ -191,7 +191,7 @@ const facts = computed(() => {
             :pressure="table.pressure"
             :at="at"
           />
-          <div class="listed">
+          <div class="listed" tabindex="0" role="region" :aria-label="t('refrigerants.table')">
             <table>
               <thead>
                 <tr>

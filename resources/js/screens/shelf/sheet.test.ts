@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { useSigns } from '@/lib/reading'
 import { bodyOf, typedOf } from './sheet'
-import { changes, partsOf, type Part } from './sheetRead'
+import { changes, charge, partsOf, type Part } from './sheetRead'
 
 const sheet = JSON.parse(readFileSync('database/demo/sheets/bf-150g.json', 'utf8')) as Record<string, unknown>
 
@@ -59,5 +59,30 @@ describe('a sheet as it is read', () => {
     const said = JSON.stringify(parts)
     for (const figure of ['1214 lb', '32.8 A', 'psig']) expect(said).toContain(figure)
     expect(said).not.toMatch(/degF|inH2O/)
+  })
+  it.each([
+    ['228 oz', '14 lb 4 oz'],
+    ['16 oz', '1 lb'],
+    ['15.5 oz', '15.5 oz'],
+    ['1.6 oz/ft', '1.6 oz/ft'],
+    ['9 lb', '9 lb'],
+  ])('reads a charge of %s out as %s', (written, read) => {
+    expect(charge(written)).toBe(read)
+  })
+  it('says what a line and a part add by what they are', () => {
+    const body = {
+      circuits: [
+        {
+          name: 'A',
+          charge_rule: {
+            rates: [{ liquid_od: '5/8 in', per_length: '1.6 oz/ft' }],
+            adders: [{ when: 'second drier', mass: '4 oz' }],
+          },
+        },
+      ],
+    }
+    const charging = partsOf(body, body).find((part) => part.kind !== 'plate' && part.key === 'charging.A')
+    const said = charging?.kind === 'lines' ? charging.lines.map((line) => line.cell.text) : []
+    expect(said).toEqual(['5/8 in: 1.6 oz/ft', 'second drier: 4 oz'])
   })
 })

@@ -59,24 +59,36 @@ const isObject = (value: unknown): value is Json =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 const isQuantity = (value: unknown): value is { value: unknown; unit: unknown } =>
   isObject(value) && 'value' in value && 'unit' in value && Object.keys(value).length === 2
+/** What a thing is called; what is said of it comes after. */
+const LEADS = ['name', 'what', 'code', 'title', 'liquid_od', 'when']
+/** Figures whose unit says what they are. */
+const OBVIOUS = ['per_length', 'mass', 'value']
+const OUNCES = 16
+/** A charge as it is read out: 228 oz are 14 lb 4 oz. */
+export function charge(text: string): string {
+  const ounces = Number(/^(\d+(?:\.\d+)?) oz$/.exec(text)?.[1] ?? 0)
+  if (ounces < OUNCES) return text
+  const left = Number((ounces % OUNCES).toFixed(2))
+  return `${Math.floor(ounces / OUNCES)} lb${left === 0 ? '' : ` ${left} oz`}`
+}
 const plain = (value: unknown): string => {
   if (value === undefined || value === null) return ''
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
-  if (isQuantity(value)) return readable(`${String(value.value)} ${String(value.unit)}`)
+  if (isQuantity(value)) return charge(readable(`${String(value.value)} ${String(value.unit)}`))
   if (Array.isArray(value))
     return value
       .map(plain)
       .filter(Boolean)
       .join(value.some(isObject) ? '; ' : ', ')
-  if (isObject(value))
-    return Object.entries(value)
-      .map(([key, one]) =>
-        ['name', 'what', 'code', 'title'].includes(key)
-          ? plain(one)
-          : `${key.replace(/_/g, ' ')} ${plain(one)}`,
-      )
+  if (isObject(value)) {
+    const leads = Object.keys(value).filter((key) => LEADS.includes(key))
+    const rest = Object.entries(value)
+      .filter(([key]) => !leads.includes(key))
+      .map(([key, one]) => (OBVIOUS.includes(key) ? plain(one) : `${key.replace(/_/g, ' ')} ${plain(one)}`))
       .join(', ')
-  return readable(String(value))
+    return [leads.map((key) => plain(value[key])).join(', '), rest].filter(Boolean).join(': ')
+  }
+  return charge(readable(String(value)))
 }
 const cell = (now: unknown, before: unknown): Cell => {
   const [text, was] = [plain(now), plain(before)]

@@ -167,6 +167,33 @@ for (const [name, decay] of Object.entries(DECAYS)) {
   })
 }
 
+test('a decay is typed and recorded with the keyboard alone', async ({ page }) => {
+  await signIn(page, 'Ines Okafor')
+  await findUnit(page, 'CU-1')
+  await question(page, DRY)
+  const press = async (...keys: string[]) => {
+    for (const key of keys) await (/^[\d.]+$/.test(key) ? page.keyboard.type(key) : page.keyboard.press(key))
+  }
+  const parts = page.locator('.part')
+  await page.getByRole('radio', { name: 'the far end' }).focus()
+  await press('Space', 'Tab', 'Tab')
+  await expect(parts.first().locator('input').first()).toBeFocused()
+  for (const [i, [minutes, micron]] of DECAYS.dry.points.entries()) {
+    await press(String(minutes), 'Enter', String(micron), 'Enter')
+    // The next row is there, and in it the first figure.
+    await expect(parts).toHaveCount(i + 2)
+    await expect(parts.last().locator('input').first()).toBeFocused()
+  }
+  // In a row that stays empty Enter goes on past the table.
+  await press('Enter')
+  await expect(parts).toHaveCount(DECAYS.dry.points.length)
+  await expect(figure(page, 'Pulled to')).toBeFocused()
+  await press('Escape')
+  await expect(verdict(page)).toContainText(/Dry: /)
+  await press('r')
+  await expect(page.locator('.slip').first()).toContainText('Vacuum decay, circuit A')
+})
+
 test('a logger file is looked at, mapped, read, taken, and remembered with its instrument', async ({
   page,
 }) => {

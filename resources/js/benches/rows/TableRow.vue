@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
 import { useBench } from '../bench'
@@ -133,6 +133,37 @@ function add() {
   rows.push(`+${n}`)
 }
 
+const root = ref<HTMLElement | null>(null)
+/** Readings are typed one after the other: Enter begins the next row, and in an empty one it goes on past the table. */
+async function onEnter(event: KeyboardEvent) {
+  const [at, name] = [event.target, shown.value.at(-1)]
+  if (!props.of.file || !(at instanceof HTMLInputElement) || name === undefined) return
+  const boxes = [...(root.value?.querySelectorAll<HTMLInputElement>('.part input') ?? [])]
+  const last = boxes.at(-1)
+  if (at === last && at.value !== '') {
+    event.preventDefault()
+    event.stopPropagation()
+    add()
+    await nextTick()
+    const parts = root.value?.querySelectorAll('.part')
+    parts?.[parts.length - 1]?.querySelector<HTMLInputElement>('input')?.focus()
+  } else if (
+    at.value === '' &&
+    added(name) &&
+    shown.value.length > 1 &&
+    !isUsed(name) &&
+    at.closest('.part')?.contains(last ?? null)
+  ) {
+    event.preventDefault()
+    event.stopPropagation()
+    const all = [
+      ...(root.value?.closest('.frame')?.querySelectorAll<HTMLInputElement>('.figure, .part input') ?? []),
+    ]
+    all[all.indexOf(last ?? at) + 1]?.focus()
+    take(name)
+  }
+}
+
 function take(name: string) {
   const draft = bench.draft.value
   draft.rows[props.of.list] = (draft.rows[props.of.list] ?? []).filter((one) => one !== name)
@@ -167,7 +198,7 @@ const isUsed = (name: string) =>
 </script>
 
 <template>
-  <div class="table">
+  <div ref="root" class="table" @keydown.enter="onEnter">
     <p v-if="bench.draft.value.source && of.file" class="others">
       {{ t('logger.fromFile', { source: bench.draft.value.source }) }}
       <button type="button" class="press small" @click="drop">{{ t('logger.drop') }}</button>

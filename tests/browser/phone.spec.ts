@@ -41,7 +41,7 @@ test('the three pages of a machine on a phone, nothing wider than the screen, no
   await page.getByRole('button', { name: 'Ask', exact: true }).click()
   await expect(page.locator('.rail .stopped').first()).toBeVisible()
   await fits()
-  await page.locator('.rail button', { hasText: 'Is the charge right?' }).click()
+  await page.locator('.rail button', { hasText: 'Does it do what the controls call for?' }).click()
   await expect(page.getByLabel('Note')).toBeVisible()
   await fits()
 })

@@ -194,6 +194,43 @@ test('a decay is typed and recorded with the keyboard alone', async ({ page }) =
   await expect(page.locator('.slip').first()).toContainText('Vacuum decay, circuit A')
 })
 
+test('readings are taken by the clock, and go on from the first of them after a while', async ({ page }) => {
+  const start = new Date()
+  const at = (minutes: number) => page.clock.setFixedTime(new Date(start.getTime() + minutes * 60_000))
+  await at(0)
+  await signIn(page, 'Ines Okafor')
+  await findUnit(page, 'CU-1')
+  await question(page, TIGHT)
+  await page.getByRole('button', { name: 'Now, Started at' }).click()
+  await expect(figure(page, 'Started at')).toHaveValue(
+    await page.evaluate(() => {
+      const now = new Date()
+      return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)
+    }),
+  )
+  await question(page, DRY)
+  await choose(page, 'Gauge is at', 'the far end')
+  const take = page.getByRole('button', { name: 'Take a reading' })
+  const minute = (row: number) => page.locator('.part').nth(row).locator('input').first()
+  for (const [row, minutes] of [0, 2.5, 5, 7.5].entries()) {
+    await at(minutes)
+    await take.click()
+    await expect(minute(row)).toHaveValue(String(minutes))
+    await page.keyboard.type(String(300 + row))
+  }
+  await record(page)
+  await choose(page, 'Circuit', 'A')
+  await at(12)
+  await take.click()
+  await expect(minute(4)).toHaveValue('12')
+  await page.keyboard.type('303')
+  await expect(page.locator('.part').nth(4).locator('input').nth(1)).toHaveValue('303')
+  await expect(verdict(page)).toContainText(/Dry: /)
+  // Another circuit begins anew.
+  await choose(page, 'Circuit', 'B')
+  await expect(take).toBeVisible()
+})
+
 test('a logger file is looked at, mapped, read, taken, and remembered with its instrument', async ({
   page,
 }) => {

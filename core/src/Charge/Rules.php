@@ -84,15 +84,16 @@ final readonly class Rules
         $window = $this->window();
         $open = $this->notToBeJudged($values, $window);
         $watch = $this->besides($values, $window);
-        $deviation = $target === null ? null : $this->deviation($target);
-        if ($target !== null && $deviation !== null) {
+        $deviation = 0.0;
+        if ($target !== null) {
+            $deviation = $this->deviation($target);
             $unit = $this->chart?->isPressure() === true ? ['psig', 'psi'] : ['delta_degF', 'delta_degF'];
             $values['target'] = Value::of($target, $unit[0]);
             $values['deviation'] = Value::of($deviation, $unit[1]);
         }
         $codes = array_map(fn (Finding $f): string => $f->code, [...$targetFindings, ...$suction]);
         $isJudged = $open === [] && array_intersect(['outside_range', 'too_little_margin', 'superheat_impossible', 'outside_chart'], $codes) === [];
-        $charge = $isJudged && $target !== null && $deviation !== null ? $this->charge($target, $deviation, $watch, $overPlate) : [];
+        $charge = $isJudged && $target !== null ? $this->charge($target, $deviation, $watch, $overPlate) : [];
 
         return [...$findings, ...$suction, ...$charge, ...$open, ...$targetFindings, ...$watch];
     }
@@ -305,7 +306,7 @@ final readonly class Rules
         [$clear, $wide] = $this->chart === null ? [self::CLEAR, self::WATCH] : [$this->chart->tolerance, $this->chart->tolerance * 5 / 3];
         $band = ! Limit::over(abs($deviation), $clear) ? Status::Clear : (Limit::over(abs($deviation), $wide) ? Status::Stop : Status::Watch);
         $falls = $this->chart === null ? $this->isValve : $this->chart->target !== 'superheat';
-        $isLacking = $band !== Status::Clear && ($falls ? $deviation < 0 : $deviation > 0);
+        $isLacking = $band !== Status::Clear && ($falls ? -$deviation : $deviation) > 0;
         $isExcess = $band !== Status::Clear && ! $isLacking;
         $holds = fn (string $code): bool => array_filter($watch, fn (Finding $f): bool => $f->code === $code) !== [];
         $reason = $this->reason($target, $isLacking, $isExcess, $holds, $overPlate);

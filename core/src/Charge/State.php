@@ -152,7 +152,7 @@ final class State implements Check, Draws
     {
         $refrigerant = Refrigerant::named($in->text('refrigerant'));
 
-        return $refrigerant === null || $in->missing !== [] || ! isset($values['superheat']) ? [] : Dome::of($refrigerant, Circuit::read($refrigerant, $in, $in), $in);
+        return ! isset($refrigerant, $values['superheat']) ? [] : Dome::of($refrigerant, Circuit::read($refrigerant, $in, $in), $in);
     }
 
     /** @return list<Finding> */

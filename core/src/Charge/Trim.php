@@ -105,7 +105,7 @@ final class Trim implements Check, Draws, DrawsOnRecord
         $total = (float) $in->in('weighed_total', 'oz');
         $values = ['cap' => Value::of(self::CAP * $total, 'oz')];
         $findings = self::findings($in, $total, $values);
-        if (Refrigerant::named($in->text('refrigerant')) !== null && self::isBlend($in) && Judgement::worst($findings) === Status::Watch) {
+        if (self::isBlend($in) && Judgement::worst($findings) === Status::Watch) {
             $findings[] = Finding::note('blend');
         }
 

@@ -97,10 +97,10 @@ final class WeighIn implements Check, Draws, DrawsOnRecord
         $values += ['in_so_far' => Value::of($inSoFar, 'oz'), 'to_go' => Value::of($left, 'oz')];
         $scale = self::scale($left, $total);
         $findings = [...$scale, ...$findings, ...$steps];
-        $lines = count($in->items('ledger'));
-        $u = self::SCALE * sqrt(2 * $lines);
+        // Each line of the ledger is two readings of the scale.
+        $u = self::SCALE * sqrt(2 * count($in->items('ledger')));
         $of = fn (float $left): Status => Judgement::worst(self::scale($left, $total));
-        $isMarginal = $lines > 0 && ($of($left + $u) !== $of($left) || $of($left - $u) !== $of($left));
+        $isMarginal = array_filter([$u, -$u], fn (float $by): bool => $of($left + $by) !== $of($left)) !== [];
 
         return new Judgement($findings, $values, $isMarginal, $cautions, $basis);
     }

@@ -180,4 +180,52 @@ final class ByHandTest extends TestCase
         self::assertSame('stop', $status(6.001 * $lfl));
         self::assertSame('stop', $status(5.999 * $lfl, ['class' => 'A2']), 'what burns better');
     }
+
+    public function testOnlyWhatBoundsALeakLetsARoomBurnThatMay(): void
+    {
+        $status = fn (string ...$there): string => self::found('charge.room_limit', ['refrigerant' => 'R-32', 'smallest_room' => ['area' => '3 m2', 'height' => '2.2 m'], 'release' => 'ceiling', 'total_charge' => '3 kg', 'mitigation' => $there])[0];
+        self::assertSame(['stop', 'stop', 'stop', 'watch', 'watch'], [$status(), $status('opening'), $status('ventilation'), $status('detection_shutoff'), $status('split_circuit')]);
+    }
+
+    public function testABlendIsChargedAsLiquidAndOnlyABlendIsToldSo(): void
+    {
+        $told = fn (string $refrigerant, string $subcooling): bool => in_array('blend', array_map(fn (Finding $f): string => $f->code, self::judge('charge.trim', ['refrigerant' => $refrigerant, 'metering' => 'txv', 'target' => '10 delta_degF', 'weighed_total' => '160 oz', 'size' => '5 ton', 'steps' => [['mass_in_total' => '150 oz', 'subcooling' => $subcooling]]])->findings), true);
+        self::assertSame([true, false, false], [$told('R-454B', '5 delta_degF'), $told('R-22', '5 delta_degF'), $told('R-454B', '9 delta_degF')]);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function contradictions(): iterable
+    {
+        $valve = ['metering' => 'txv', 'target' => '10 delta_degF'];
+        $fixed = ['metering' => 'fixed', 'target' => '12 delta_degF'];
+        yield 'a valve that lets too much through' => [$valve + ['steps' => [['mass_in_total' => '150 oz', 'subcooling' => '5 delta_degF', 'superheat' => '4.9 delta_degF']]], 'overfed'];
+        yield 'one that starves' => [$valve + ['steps' => [['mass_in_total' => '150 oz', 'subcooling' => '15 delta_degF', 'superheat' => '20.1 delta_degF']]], 'starved'];
+        yield 'an orifice that lets too much through' => [$fixed + ['steps' => [['mass_in_total' => '150 oz', 'superheat' => '7 delta_degF', 'subcooling' => '4.9 delta_degF']]], 'overfed'];
+        yield 'one that is blocked' => [$fixed + ['steps' => [['mass_in_total' => '150 oz', 'superheat' => '17 delta_degF', 'subcooling' => '15.1 delta_degF']]], 'starved'];
+        yield 'more than the scale may' => [$valve + ['steps' => [['mass_in_total' => '176 oz', 'subcooling' => '5 delta_degF']]], 'over_total'];
+        yield 'less than the scale may' => [$valve + ['steps' => [['mass_in_total' => '144 oz', 'subcooling' => '15 delta_degF']]], 'under_total'];
+    }
+
+    /** @param array<string, mixed> $input */
+    #[DataProvider('contradictions')]
+    public function testWhatScaleAndThermometerContradictStopsTheCharging(array $input, string $code): void
+    {
+        $found = [];
+        foreach (self::judge('charge.trim', $input + ['weighed_total' => '160 oz', 'size' => '5 ton'])->findings as $finding) {
+            $found[$finding->code] = $finding->status->value;
+        }
+        self::assertSame([$code => 'stop', 'not_charge' => 'stop'], $found);
+        self::assertSame(0.0, self::figure('charge.trim', $input + ['weighed_total' => '160 oz', 'size' => '5 ton'], 'next'));
+    }
+
+    public function testTheNextStepGoesByTheLastSlopeAndByAllOfThemWhereThatAnswersTooLittle(): void
+    {
+        $of = fn (array $steps): array => ['metering' => 'txv', 'target' => '10 delta_degF', 'weighed_total' => '160 oz', 'size' => '5 ton', 'steps' => array_map(fn (array $s): array => ['mass_in_total' => "$s[0] oz", 'subcooling' => "$s[1] delta_degF"], $steps)];
+        $estimate = fn (array $steps): ?float => self::figure('charge.trim', $of($steps), 'estimate');
+        self::assertEqualsWithDelta(4.0 / 0.2, $estimate([[130, 2], [140, 4], [150, 6]]), 1e-6);
+        self::assertEqualsWithDelta(3.9 / (4.1 / 20), $estimate([[130, 2], [140, 6], [150, 6.1]]), 1e-6, 'by all of them');
+        self::assertEqualsWithDelta(3.5 / 0.15, $estimate([[130, 6], [140, 5], [150, 6.5]]), 1e-6, 'by the last one');
+        self::assertNull($estimate([[130, 6], [140, 6], [150, 6]]));
+        self::assertContains('not_charge', self::found('charge.trim', $of([[130, 6], [140, 6], [150, 6]]))[1]);
+    }
 }

@@ -6,6 +6,7 @@ namespace IronStart\Core\Tests\Charge;
 
 use IronStart\Core\Refrigerant\Refrigerant;
 use IronStart\Core\Tests\Judges;
+use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Value;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -233,5 +234,19 @@ final class StateTest extends TestCase
         foreach (['superheat' => 'superheat', 'superheat_off' => 'superheat_uncertainty', 'subcooling' => 'subcooling', 'subcooling_off' => 'subcooling_uncertainty'] as $drawn => $value) {
             self::assertSame((float) ($judged->values[$value]->value ?? NAN), $told($drawn), $drawn);
         }
+    }
+
+    public function testOnlyTheLiquidSideIsReadBeforeTheCondenser(): void
+    {
+        $refused = fn (array $more): string => self::refused('charge.state', self::input($more + ['port' => 'discharge', 'condenser_drop' => '40 psi', 'outdoor_db' => '60 degF', 'history' => null]))[0];
+        self::assertSame('', $refused(['dew' => -30, 'bubble' => 90]), 'the suction loses nothing on its way');
+        self::assertSame('liquid_pressure', $refused(['dew' => -30, 'bubble' => -20]));
+        self::assertSame('', $refused(['dew' => -30, 'bubble' => -20, 'port' => 'liquid']));
+    }
+
+    public function testItSaysSoWhereTheAirIsTakenAsAtSeaLevel(): void
+    {
+        $basis = fn (array $more): array => array_map(fn (Finding $f): string => $f->code, self::judge('charge.state', self::input($more))->basis);
+        self::assertSame([['basis', 'sea_level'], ['basis'], ['basis']], [$basis([]), $basis(['altitude' => '300 ft']), $basis(['barometer' => '100 kPa'])]);
     }
 }

@@ -183,6 +183,19 @@ final class ShapeTest extends TestCase
         self::assertSame([true, false], [$marginal(0.7 / (1 - $u) - 0.001), $marginal(0.7 / (1 - $u) + 0.001)]);
     }
 
+    public function testMoistureWhosePlateauIsLowEnoughIsDry(): void
+    {
+        $points = fn (float $plateau): array => ['gauge_at' => 'far_end', 'hold_limit' => '500 micron', 'readings' => array_map(fn (float $t): array => ['minutes' => $t, 'micron' => $plateau - 200 * exp(-$t / 12)], [...self::SPAN, 25.0, 30.0])];
+        self::assertSame(['clear', ['model:moisture']], self::found('dry.decay', $points(480)));
+        self::assertContains('plateau_over_limit', self::found('dry.decay', $points(506))[1]);
+    }
+
+    public function testTwoReadingsOfOneMinuteAreRefused(): void
+    {
+        $at = fn (float $minute): string => self::refused('dry.decay', ['gauge_at' => 'far_end', 'readings' => [['minutes' => 2, 'micron' => 300], ['minutes' => $minute, 'micron' => 310]]])[0];
+        self::assertSame(['readings.1.minutes', 'readings.1.minutes', ''], [$at(1.9), $at(2.0), $at(2.1)]);
+    }
+
     public function testHalfOfItSaysHalfOfIt(): void
     {
         self::assertSame(['open', ['missing:vacuum']], self::found('dry.water', ['coldest_part' => '40 degF']));

@@ -320,6 +320,7 @@ const missing = computed(
 
 provideBench({
   spec: props.spec,
+  subject: computed(() => first.value.subject),
   checks: views,
   draft,
   context,
@@ -385,7 +386,10 @@ async function record() {
       duration: 1500,
       grouping: true,
     })
+    const { began } = draft.value
     clear()
+    // A series that goes on counts from its first reading.
+    if (kept === 'open' && began !== undefined) draft.value.began = began
     emit('recorded', kept)
   } catch (error) {
     failure.value = wordsOf(error)

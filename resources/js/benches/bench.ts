@@ -6,6 +6,8 @@ import type { BenchSpec, Context, Item } from './spec'
 /** What the rows of a bench share. */
 export type Bench = {
   spec: BenchSpec
+  /** What it is about, such as `circuit:A`. */
+  subject?: ComputedRef<string>
   checks: ComputedRef<CheckView[]>
   draft: Ref<Draft>
   context: ComputedRef<Context>

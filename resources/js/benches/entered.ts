@@ -17,6 +17,8 @@ export type Draft = {
   rows: Record<string, string[]>
   /** The file its readings come from. */
   source?: string
+  /** When the first reading of a series was taken, by the list and what it is about. */
+  began?: Record<string, string>
   /** The sheet's figures stand open, to be typed over. */
   otherPlate: boolean
 }

@@ -64,6 +64,8 @@ export default {
     sameStop: 'Same stop.',
   },
   bench: {
+    now: 'Now',
+    takeReading: 'Take a reading',
     section: 'Section',
     sectionHint: 'One shut off by itself. Blank: all of it.',
     optional: 'if you have it',

@@ -9,6 +9,7 @@ import { firstUnit, type Typed } from '@/lib/reading'
 import { useSession } from '@/stores/session'
 import { useBench } from '../bench'
 import { enteredOf, fillFrom, valueAt, type Entered } from '../entered'
+import { localMinute } from './taking'
 
 /** The control of one field: a figure, words to press, a text, by what the check says of it. */
 const props = defineProps<{
@@ -155,15 +156,20 @@ const stacked = computed(
     <label :for="id"
       >{{ shown }}<small v-if="field.help && !compact">{{ field.help }}</small></label
     >
-    <input
-      :id="id"
-      v-model="text"
-      class="figure"
-      :type="field.moment ? 'datetime-local' : 'text'"
-      :maxlength="field.length || 120"
-      autocomplete="off"
-      :aria-invalid="problem ? 'true' : undefined"
-    />
+    <div :class="{ moment: field.moment }">
+      <input
+        :id="id"
+        v-model="text"
+        class="figure"
+        :type="field.moment ? 'datetime-local' : 'text'"
+        :maxlength="field.length || 120"
+        autocomplete="off"
+        :aria-invalid="problem ? 'true' : undefined"
+      />
+      <button v-if="field.moment" type="button" class="press small" @click="text = localMinute(new Date())">
+        {{ t('bench.now') }}<span class="sr-only">, {{ shown }}</span>
+      </button>
+    </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </div>
 </template>
@@ -261,6 +267,14 @@ select,
   border: 2px solid var(--iron);
   background: var(--box);
   font: 600 24px/1 var(--figures);
+}
+.moment {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.moment input {
+  flex: 1 1 170px;
 }
 .text input[type='datetime-local'] {
   font-size: 17px;

@@ -8,6 +8,7 @@ import type { Column, Item, Row } from '../spec'
 import LoggerDialog from '../logger/LoggerDialog.vue'
 import { fill, set, type LoggerRead, type Mapping } from '../logger/logger'
 import FieldCell from './FieldCell.vue'
+import { minutesSince } from './taking'
 
 /** A table by part: a block each, with the figures its sheet gives under its name; grown by hand where it may. */
 const props = defineProps<{ of: Extract<Row, { row: 'table' }> }>()
@@ -134,6 +135,26 @@ function add() {
 }
 
 const root = ref<HTMLElement | null>(null)
+const isTimed = computed(
+  () => props.of.file && list.value?.fields.some((field) => field.name === 'minutes') === true,
+)
+const timed = computed(() => `${props.of.list} ${bench.subject?.value ?? ''}`)
+const began = computed(() => bench.draft.value.began?.[timed.value])
+const hasRead = computed(() => shown.value.some((name) => isUsed(name) || itemOf(name).minutes !== undefined))
+/** A reading as it is taken: the minute is the clock's, from the first one on. */
+async function takeNow() {
+  const now = new Date()
+  const start = hasRead.value && began.value !== undefined ? began.value : now.toISOString()
+  bench.draft.value.began = { ...bench.draft.value.began, [timed.value]: start }
+  const last = shown.value.at(-1)
+  if (last === undefined || !added(last) || isUsed(last)) add()
+  await nextTick()
+  const name = shown.value.at(-1) ?? ''
+  bench.draft.value.values[at(name, 'minutes')] = { text: minutesSince(start, now), unit: 'min' }
+  await nextTick()
+  const boxes = [...(root.value?.querySelectorAll<HTMLInputElement>('.part .figure') ?? [])]
+  boxes.find((box) => box.value === '' && box.closest('.part') === boxes.at(-1)?.closest('.part'))?.focus()
+}
 /** Readings are typed one after the other: Enter begins the next row, and in an empty one it goes on past the table. */
 async function onEnter(event: KeyboardEvent) {
   const [at, name] = [event.target, shown.value.at(-1)]
@@ -236,6 +257,9 @@ const isUsed = (name: string) =>
     <p v-if="others.length > 0" class="others">{{ t('bench.notAsked', { names: others.join(', ') }) }}</p>
     <button v-if="of.grows || keys.every(added)" type="button" class="press small" @click="add">
       {{ t('bench.addRow', { what: list?.label.toLowerCase() ?? '' }) }}
+    </button>
+    <button v-if="isTimed && (!hasRead || began)" type="button" class="press small" @click="takeNow">
+      {{ t('bench.takeReading') }}
     </button>
     <template v-if="of.file && check && list">
       <button type="button" class="press small" @click="importing = true">{{ t('logger.open') }}</button>

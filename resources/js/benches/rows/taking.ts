@@ -1,0 +1,12 @@
+/** Whole and tenths of a minute from one moment to another, as they are written beside a reading. */
+export function minutesSince(began: string, now: Date): string {
+  const minutes = (now.getTime() - new Date(began).getTime()) / 60_000
+  return String(Math.max(0, Math.round(minutes * 10) / 10))
+}
+
+/** A moment as a person writes it on the spot: to the minute, by the clock of the device. */
+export function localMinute(now: Date): string {
+  const two = (figure: number) => String(figure).padStart(2, '0')
+  const day = `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
+  return `${day}T${two(now.getHours())}:${two(now.getMinutes())}`
+}

@@ -226,9 +226,11 @@ test('readings are taken by the clock, and go on from the first of them after a 
   await page.keyboard.type('303')
   await expect(page.locator('.part').nth(4).locator('input').nth(1)).toHaveValue('303')
   await expect(verdict(page)).toContainText(/Dry: /)
+  await record(page)
   // Another circuit begins anew.
   await choose(page, 'Circuit', 'B')
-  await expect(take).toBeVisible()
+  await take.click()
+  await expect(minute(0)).toHaveValue('0')
 })
 
 test('a logger file is looked at, mapped, read, taken, and remembered with its instrument', async ({

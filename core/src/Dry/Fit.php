@@ -60,7 +60,7 @@ final readonly class Fit
         $early = LeastSquares::line(array_slice($t, 0, $third), array_slice($p, 0, $third));
         $late = LeastSquares::line(array_slice($t, -$third), array_slice($p, -$third));
         $bends = Limit::over($early['slope'], 0.0) && ! Limit::under($early['slope'], self::BENDS * $late['slope']);
-        $may = $bends ? $scores : array_diff_key($scores, ['moisture' => true]);
+        $may = [...$scores, 'moisture' => $bends ? $scores['moisture'] : INF];
         $model = (string) array_search(min($may), $may, true);
         $isMoisture = $model === 'moisture' && $moisture !== null;
 

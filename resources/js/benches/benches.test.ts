@@ -295,6 +295,31 @@ describe('a draft', () => {
     })
     expect([isPristine(draft), isPristine(freshDraft())]).toEqual([false, true])
   })
+  it('goes on with the readings the record brings, row by row', () => {
+    const check = checkOf('dry.decay')
+    const list = check.fields.find((field) => field.name === 'readings')!
+    const row = (minutes: number, micron: number) => ({ minutes, micron })
+    const carried = { readings: [row(0, 300), row(2, 310)] }
+    const draft = freshDraft()
+    const sent = () => inputOf(check, carried, draft).readings
+    expect(keysOf(check, list, carried, draft)).toEqual(['0', '1'])
+    expect(sent()).toEqual(carried.readings)
+    draft.rows.readings = ['+1']
+    draft.values['readings.+1.minutes'] = { text: '4', unit: 'min' }
+    draft.values['readings.+1.micron'] = { text: '315', unit: 'micron' }
+    draft.values['readings.1.micron'] = { text: '312', unit: 'micron' }
+    expect(sent()).toMatchObject([row(0, 300), { minutes: 2 }, {}])
+    expect(sent()).toHaveLength(3)
+    // A row that was carried on may be left out, and is no reading any more.
+    draft.values['readings.0'] = false
+    expect(keysOf(check, list, carried, draft)).toEqual(['1', '+1'])
+    expect(sent()).toHaveLength(2)
+    // Corrected, an entry stands as it was recorded, whatever was carried on since.
+    const again = draftOf(check, { readings: [...carried.readings, row(4, 320)] }, carried)
+    expect(inputOf(check, { readings: [...carried.readings, row(4, 320)] }, again).readings).toEqual(
+      carried.readings,
+    )
+  })
   it('grows a table by hand, and names its rows when they are sent', () => {
     const draft = freshDraft()
     draft.rows.loads = ['+1', '+2']

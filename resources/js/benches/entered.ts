@@ -102,6 +102,16 @@ const object = (value: unknown): Input | undefined =>
   typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Input) : undefined
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 
+/**
+ * What the record brings of a list whose items go by their place, such as the readings of a decay that is not read to
+ * its end, stands there as rows. What the sheet says of such a list stands as it is until one is typed.
+ */
+const isCarried = (field: FieldView, path: string): boolean =>
+  keyOf(field) === '' && !field.sheet && !path.includes('.')
+/** A row that was carried on and is left out now. */
+const isLeftOut = (draft: Draft, path: string, key: string): boolean =>
+  draft.values[`${path}.${key}`] === false
+
 /** The keys of a table's rows: those the sheet and the record know, those of a walked list, those added by hand. */
 export function keysOf(
   check: CheckView,
@@ -111,7 +121,12 @@ export function keysOf(
   path = field.name,
 ): string[] {
   const key = keyOf(field)
-  const known = key === '' ? [] : items(valueAt(prefill, path)).map((item) => String(item[key]))
+  const before = items(valueAt(prefill, path))
+  const carried = isCarried(field, path) ? before.map((_, i) => String(i)) : []
+  const known =
+    key === ''
+      ? carried.filter((one) => !isLeftOut(draft, path, one))
+      : before.map((item) => String(item[key]))
   const listed = key === 'id' ? check.items.map((item) => item.id) : []
   return [...new Set([...known, ...listed, ...(draft.rows[path] ?? [])])]
 }
@@ -129,15 +144,16 @@ function rowsOf(
 ): { key: string; item: Input }[] {
   const name = keyOf(field)
   return keysOf(check, field, prefill, draft, path).flatMap((key) => {
-    const known =
-      name === '' ? undefined : items(valueAt(prefill, path)).find((one) => String(one[name]) === key)
+    const before = items(valueAt(prefill, path))
+    const carried = isAdded(key) ? undefined : before[Number(key)]
+    const known = name === '' ? carried : before.find((one) => String(one[name]) === key)
     const typed: Input = {}
     for (const member of field.fields) {
       const value = member.brought ? undefined : wireOf(member, draft.values[`${path}.${key}.${member.name}`])
       if (value !== undefined) typed[member.name] = value
     }
     if (known === undefined && Object.keys(typed).length === 0) return []
-    const item = { ...known, ...(isAdded(key) ? {} : { [name]: key }), ...typed }
+    const item = { ...known, ...(isAdded(key) || name === '' ? {} : { [name]: key }), ...typed }
     const asked = Object.entries(item).filter(([member]) => applies(path, item, member))
     return [{ key, item: Object.fromEntries(asked) }]
   })
@@ -216,10 +232,12 @@ export function draftOf(check: CheckView, prefill: Input, input: Input): Draft {
     const name = keyOf(field)
     const known = keysOf(check, field, prefill, draft, path)
     items(valueAt(input, path)).forEach((item, i) => {
-      const own = name === '' ? '' : String(item[name])
+      const own = name === '' ? String(i) : String(item[name])
       const key = known.includes(own) ? own : `+${i + 1}`
       if (key !== own) (draft.rows[path] ??= []).push(key)
-      const before = items(valueAt(prefill, path)).find((one) => name !== '' && String(one[name]) === own)
+      const all = items(valueAt(prefill, path))
+      const before =
+        name === '' ? all[known.includes(own) ? i : -1] : all.find((one) => String(one[name]) === own)
       for (const member of field.fields) {
         const isKey = member.name === name && key === own
         const isKnown = same(item[member.name], before?.[member.name])
@@ -227,6 +245,9 @@ export function draftOf(check: CheckView, prefill: Input, input: Input): Draft {
           draft.values[`${path}.${key}.${member.name}`] = enteredOf(member, item[member.name])
       }
     })
+    // More was carried on since than stood in it.
+    const count = items(valueAt(input, path)).length
+    if (name === '') for (const key of known.slice(count)) draft.values[`${path}.${key}`] = false
   }
   return draft
 }

@@ -166,8 +166,14 @@ const stacked = computed(
         autocomplete="off"
         :aria-invalid="problem ? 'true' : undefined"
       />
-      <button v-if="field.moment" type="button" class="press small" @click="text = localMinute(new Date())">
-        {{ t('bench.now') }}<span class="sr-only">, {{ shown }}</span>
+      <button
+        v-if="field.moment"
+        type="button"
+        class="press small"
+        :aria-label="`${t('bench.now')}, ${shown}`"
+        @click="text = localMinute(new Date())"
+      >
+        {{ t('bench.now') }}
       </button>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
 import { useBench } from '../bench'
@@ -22,19 +22,25 @@ const found = computed(() =>
 const check = computed(() => found.value?.check)
 const list = computed(() => found.value?.list)
 const key = computed(() => (list.value === undefined ? 'name' : keyOf(list.value)))
-onMounted(() => {
-  if (props.of.starts && keys.value.length === 0) add()
-})
 const keys = computed(() =>
   check.value === undefined || list.value === undefined
     ? []
     : keysOf(check.value, list.value, bench.prefill.value, bench.draft.value, props.of.list),
 )
 
+/** One row stands there to be filled, of each circuit anew. */
+watch(
+  () => list.value !== undefined && keys.value.length === 0,
+  (none) => {
+    if (none && props.of.starts) add()
+  },
+  { immediate: true },
+)
+
 function itemOf(name: string): Item {
   const known = valueAt(bench.prefill.value, props.of.list)
-  const found = (Array.isArray(known) ? (known as Item[]) : []).find(
-    (item) => String(item[key.value]) === name,
+  const found = (Array.isArray(known) ? (known as Item[]) : []).find((item, i) =>
+    key.value === '' ? String(i) === name : String(item[key.value]) === name,
   )
   return {
     ...found,
@@ -190,6 +196,7 @@ function take(name: string) {
   draft.rows[props.of.list] = (draft.rows[props.of.list] ?? []).filter((one) => one !== name)
   for (const place of Object.keys(draft.values))
     if (place.startsWith(at(name, ''))) delete draft.values[place]
+  if (!added(name)) draft.values[`${props.of.list}.${name}`] = false
 }
 /** All of a file's readings go at once. */
 function drop() {
@@ -208,7 +215,9 @@ function takeFile(points: LoggerRead['points'], mapping: Mapping, source: string
   const ends = props.of.ends ?? []
   const [first, last] = [points[0], points[points.length - 1]]
   const between = ends.length > 0 ? points.slice(1, -1) : points
+  const carried = keys.value.filter((name) => !added(name))
   fill(draft, list.value, between, mapping, props.of.list)
+  for (const name of carried) draft.values[`${props.of.list}.${name}`] = false
   for (const [end, point] of [[ends[0], first] as const, [ends[1], last] as const])
     if (end !== undefined && point !== undefined) set(draft, list.value.fields, end, point, mapping)
   draft.source = source
@@ -229,16 +238,16 @@ const isUsed = (name: string) =>
       :key="name"
       class="part"
       role="group"
-      :aria-label="added(name) ? list?.label : name"
+      :aria-label="added(name) || key === '' ? list?.label : name"
     >
       <button v-if="folded > 0 && i === ENDS" type="button" class="folded" @click="whole = true">
         {{ t('logger.folded', folded) }}
       </button>
       <p class="name">
-        <template v-if="!added(name)">{{ name }}</template>
+        <template v-if="key !== '' && !added(name)">{{ name }}</template>
         <template v-else-if="key === ''">{{ shown.indexOf(name) + 1 }}</template>
         <small v-if="factsOf(name)">{{ factsOf(name) }}</small>
-        <button v-if="added(name)" type="button" class="less" @click="take(name)">
+        <button v-if="added(name) || key === ''" type="button" class="less" @click="take(name)">
           <span aria-hidden="true">✕</span
           ><span class="sr-only">{{ t(isUsed(name) ? 'bench.takeRow' : 'bench.dropRow') }}</span>
         </button>

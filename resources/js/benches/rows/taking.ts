@@ -1,7 +1,7 @@
-/** Whole and tenths of a minute from one moment to another, as they are written beside a reading. */
+/** Tenths of a minute from one moment to another as they are written beside a reading; within the first one, hundredths. */
 export function minutesSince(began: string, now: Date): string {
-  const minutes = (now.getTime() - new Date(began).getTime()) / 60_000
-  return String(Math.max(0, Math.round(minutes * 10) / 10))
+  const minutes = Math.max(0, (now.getTime() - new Date(began).getTime()) / 60_000)
+  return String(Number(minutes.toFixed(minutes < 1 ? 2 : 1)))
 }
 
 /** A moment as a person writes it on the spot: to the minute, by the clock of the device. */

@@ -194,6 +194,23 @@ test('a decay is typed and recorded with the keyboard alone', async ({ page }) =
   await expect(page.locator('.slip').first()).toContainText('Vacuum decay, circuit A')
 })
 
+test('readings are pasted as they come out of a table', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await signIn(page, 'Ines Okafor')
+  await findUnit(page, 'CU-1')
+  await question(page, DRY)
+  await choose(page, 'Gauge is at', 'the far end')
+  const lines = DECAYS.dry.points.map((row) => row.join('\t')).join('\n')
+  await page.evaluate((text) => navigator.clipboard.writeText(text), lines)
+  await page.locator('.part input').first().focus()
+  await page.keyboard.press('ControlOrMeta+v')
+  await expect(page.locator('.part')).toHaveCount(DECAYS.dry.points.length)
+  expect(
+    await page.locator('.part input').evaluateAll((all) => all.map((one) => (one as HTMLInputElement).value)),
+  ).toEqual(DECAYS.dry.points.flat().map(String))
+  await expect(verdict(page)).toContainText(/Dry: /)
+})
+
 test('readings are taken by the clock, and go on from the first of them after a while', async ({ page }) => {
   const start = new Date()
   const at = (minutes: number) => page.clock.setFixedTime(new Date(start.getTime() + minutes * 60_000))

@@ -340,7 +340,7 @@ describe('a draft', () => {
   it('fills from the box one pasted into, and no further than the last', () => {
     const draft = freshDraft()
     draft.values.c = { text: '', unit: 'mV' }
-    fillFrom(draft, ['a', 'b', 'c'], 'b', ['1', '2', '3'], 'V')
+    fillFrom(draft, ['a', 'b', 'c'], 'b', ['1', '2', '3'], () => 'V')
     expect(draft.values).toEqual({ b: { text: '1', unit: 'V' }, c: { text: '2', unit: 'mV' } })
   })
 })

@@ -252,13 +252,22 @@ export function draftOf(check: CheckView, prefill: Input, input: Input): Draft {
   return draft
 }
 
-/** Figures pasted at once fill this control and those after it. */
-export function fillFrom(draft: Draft, series: string[], from: string, pasted: string[], unit: string): void {
+/** Figures pasted at once fill this control and those after it, each in the unit that stands there or is usual there. */
+export function fillFrom(
+  draft: Draft,
+  series: string[],
+  from: string,
+  pasted: string[],
+  unitAt: (at: string) => string,
+): void {
   const start = series.indexOf(from)
   pasted.forEach((text, i) => {
     const at = series[start + i]
     const before = at === undefined ? undefined : draft.values[at]
     if (at !== undefined)
-      draft.values[at] = { text, unit: typeof before === 'object' && before.unit !== '' ? before.unit : unit }
+      draft.values[at] = {
+        text,
+        unit: typeof before === 'object' && before.unit !== '' ? before.unit : unitAt(at),
+      }
   })
 }

@@ -22,6 +22,8 @@ const props = defineProps<{
   series?: string[]
   /** Words to press instead of a figure, where they are known. */
   choices?: { value: string; text: string }[]
+  /** Where figures pasted at once make rows of their own. */
+  paste?: (figures: string[]) => void
 }>()
 const bench = useBench()
 const session = useSession()
@@ -87,6 +89,15 @@ const options = computed(() => {
     text: props.field.optionWords[i] ?? String(one),
   }))
 })
+function pasted(figures: string[]) {
+  if (props.paste !== undefined) return props.paste(figures)
+  fillFrom(bench.draft.value, props.series ?? [props.at], props.at, figures, (place) => {
+    const other = bench.field(place)
+    return other === undefined || other.kind === props.field.kind
+      ? typed.value.unit
+      : firstUnit(other, session.units, session.person?.fieldUnits ?? {})
+  })
+}
 const optional = computed(() => props.field.need === 'optional' && !props.field.told && isFigure.value)
 const problem = computed(() => bench.problemAt(props.at))
 const shown = computed(() => props.label ?? props.field.label)
@@ -146,7 +157,7 @@ const stacked = computed(
       :compact="compact"
       :optional="optional"
       :known="known"
-      @several="fillFrom(bench.draft.value, series ?? [at], at, $event, typed.unit)"
+      @several="pasted"
     />
     <label v-if="field.orFlag" class="flag"
       ><input v-model="flagged" type="checkbox" /> {{ t(`orFlag.${field.orFlag as 'open_circuit'}`) }}</label

@@ -2,8 +2,10 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
+import { firstUnit } from '@/lib/reading'
+import { useSession } from '@/stores/session'
 import { useBench } from '../bench'
-import { isTyped, keyOf, keysOf, listsOf, valueAt } from '../entered'
+import { fillFrom, isTyped, keyOf, keysOf, listsOf, valueAt } from '../entered'
 import type { Column, Item, Row } from '../spec'
 import LoggerDialog from '../logger/LoggerDialog.vue'
 import { fill, set, type LoggerRead, type Mapping } from '../logger/logger'
@@ -13,6 +15,7 @@ import { minutesSince } from './taking'
 /** A table by part: a block each, with the figures its sheet gives under its name; grown by hand where it may. */
 const props = defineProps<{ of: Extract<Row, { row: 'table' }> }>()
 const bench = useBench()
+const session = useSession()
 const { t } = useI18n()
 const found = computed(() =>
   bench.checks.value
@@ -124,14 +127,37 @@ function factsOf(name: string): string {
     .filter(Boolean)
     .join(', ')
 }
-/** Pasted figures run on from cell to cell, row by row. */
-const series = computed(() =>
+/** The figures of all rows, one after the other. */
+const figures = () =>
   shown.value.flatMap((name) =>
-    columnsOf(name)
-      .filter((c) => c.field.type === 'quantity')
-      .map((c) => at(name, c.field.name)),
-  ),
-)
+    columnsOf(name).flatMap(({ field }) =>
+      ['quantity', 'number', 'count'].includes(field.type) && field.options.length === 0
+        ? [{ at: at(name, field.name), field }]
+        : [],
+    ),
+  )
+/** Pasted figures run on from cell to cell, row by row; where there are more of them, rows are made. */
+function paste(from: string, pasted: string[]) {
+  const start = figures().findIndex((cell) => cell.at === from)
+  const rows = shown.value.length
+  while (
+    props.of.grows &&
+    figures().length < start + pasted.length &&
+    shown.value.length < rows + pasted.length
+  )
+    add()
+  const cells = figures()
+  const units = Object.fromEntries(
+    cells.map(({ at, field }) => [at, firstUnit(field, session.units, session.person?.fieldUnits ?? {})]),
+  )
+  fillFrom(
+    bench.draft.value,
+    cells.map((cell) => cell.at),
+    from,
+    pasted,
+    (place) => units[place] ?? '',
+  )
+}
 
 function add() {
   const rows = (bench.draft.value.rows[props.of.list] ??= [])
@@ -258,7 +284,7 @@ const isUsed = (name: string) =>
           :key="field.name"
           :field="field"
           :at="at(name, field.name)"
-          :series="series"
+          :paste="(figures: string[]) => paste(at(name, field.name), figures)"
           compact
         />
       </div>

@@ -15,7 +15,7 @@ return [
             'features.split' => ['Air split', ''],
             'features.amps' => ['Amps', ''],
             'metering' => ['Metering device', ''],
-            'running_minutes' => ['Running for', 'Minutes.'],
+            'running_minutes' => ['Running for', ''],
             'refrigerant' => ['Refrigerant', ''],
             'suction_pressure' => ['Low side', ''],
             'suction_line' => ['Suction line', ''],

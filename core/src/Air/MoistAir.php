@@ -67,6 +67,16 @@ final class MoistAir
     }
 
     /**
+     * @param float $ratio   kg of water in a kg of dry air
+     * @param float $pascals of the air
+     * @return float Pa, of water vapour
+     */
+    public static function vapour(float $ratio, float $pascals): float
+    {
+        return $pascals * $ratio / (self::WATER_TO_AIR + $ratio);
+    }
+
+    /**
      * What a wet sock and a dry bulb say; ice on the sock under the triple point.
      *
      * @param float $kelvin  dry bulb
@@ -86,7 +96,7 @@ final class MoistAir
     /** @return float K, of air of a humidity ratio */
     public static function wetBulb(float $kelvin, float $ratio, float $pascals): float
     {
-        $dew = self::saturatesAt($pascals * $ratio / (self::WATER_TO_AIR + $ratio));
+        $dew = self::saturatesAt(self::vapour($ratio, $pascals));
 
         return $dew >= $kelvin ? $kelvin : Root::bisect(fn (float $wet): float => self::ratioFromWetBulb($kelvin, $wet, $pascals) - $ratio, $dew, $kelvin);
     }

@@ -14,7 +14,7 @@ use IronStart\Core\Quantity\Units;
  * Capacity falls by 1.4 % a degree of wet bulb under 67 °F and by 0.5 % a degree outdoors over 95 °F; 15 % of the air
  * passes the coil by; the blower warms what leaves. A dry coil takes out only warmth.
  */
-final class SplitTarget
+final readonly class SplitTarget
 {
     /** °F */
     private const WET_BULB = 67.0;
@@ -25,6 +25,20 @@ final class SplitTarget
     private const PER_WET_BULB = 0.014;
     private const PER_OUTDOOR = 0.005;
     private const BYPASS = 0.15;
+
+    private function __construct(
+        /** K between return and supply. */
+        public float $split,
+        /** W taken out of the air. */
+        public float $watts,
+        /** % of it that is felt as warmth. */
+        public float $sensibleShare,
+        /** K the coil's surface stands at. */
+        public float $apparatus,
+        /** No water settles on it. */
+        public bool $isDry,
+    ) {
+    }
 
     /**
      * @param float $return   K, dry bulb
@@ -37,9 +51,8 @@ final class SplitTarget
      * @param float $fanHeat  K the blower adds
      * @param float $pascals  of the air
      * @param float|null $capacity W at these conditions where the sheet has them
-     * @return float K
      */
-    public static function of(float $return, float $ratio, float $wetBulb, float $outdoor, float $cooling, float $stages, float $airflow, float $fanHeat, float $pascals, ?float $capacity = null): float
+    public static function of(float $return, float $ratio, float $wetBulb, float $outdoor, float $cooling, float $stages, float $airflow, float $fanHeat, float $pascals, ?float $capacity = null): self
     {
         $f = fn (float $kelvin): float => Units::fromCanonical($kelvin, 'degF', Kind::Temperature);
         $wet = max($f($wetBulb), min(self::LEAST_WET_BULB, $f($return) - self::DRY_UNDER));
@@ -47,11 +60,11 @@ final class SplitTarget
         $entering = MoistAir::enthalpy($return, $ratio);
         $taken = $watts / 1e3 / ($airflow / 3600 / MoistAir::volume($return, $ratio, $pascals));
         $apparatus = self::saturatedAt($entering - $taken / (1 - self::BYPASS), $pascals);
-        $leaves = MoistAir::ratio(MoistAir::saturation($apparatus), $pascals) >= $ratio
-            ? $return - $taken / (1.006 + 1.86 * $ratio)
-            : $apparatus + self::BYPASS * ($return - $apparatus);
+        $isDry = MoistAir::ratio(MoistAir::saturation($apparatus), $pascals) >= $ratio;
+        $warmth = 1.006 + 1.86 * $ratio;
+        $leaves = $isDry ? $return - $taken / $warmth : $apparatus + self::BYPASS * ($return - $apparatus);
 
-        return $return - $leaves - $fanHeat;
+        return new self($return - $leaves - $fanHeat, $watts, $isDry ? 100.0 : 100 * $warmth * ($return - $leaves) / $taken, $apparatus, $isDry);
     }
 
     /** @return float K, where saturated air has an enthalpy */

@@ -75,12 +75,12 @@ final readonly class Rules
         $overPlate = $in->given('plate_high_pressure') && Limit::over($in->number('liquid_pressure'), $in->number('plate_high_pressure'));
         $findings = $overPlate ? [self::overPlate($in)] : [];
         [$target, $targetFindings] = $this->target();
-        if ($in->number('running_minutes') >= 1.0 && SuctionRule::isNotPumping($this->circuit->ratio)) {
+        if ($in->minutes('running_minutes') >= 1.0 && SuctionRule::isNotPumping($this->circuit->ratio)) {
             $default = array_values(array_filter($targetFindings, fn (Finding $f): bool => $f->code === 'default_target'));
 
             return [...$findings, Finding::stop('not_pumping'), Finding::stop('not_charge', [], 'not_charge_besides'), ...$default];
         }
-        $suction = SuctionRule::judge($this->circuit, $in->number('running_minutes'), ...self::suctionLimits($in));
+        $suction = SuctionRule::judge($this->circuit, $in->minutes('running_minutes'), ...self::suctionLimits($in));
         $window = $this->window();
         $open = $this->notToBeJudged($values, $window);
         $watch = $this->besides($values, $window);
@@ -160,17 +160,17 @@ final readonly class Rules
     /** @return array{superheat: non-empty-list<float>, subcooling: non-empty-list<float>, pressure: non-empty-list<float>}|null figures from the newest entry that is old enough until now */
     private function window(): ?array
     {
-        $now = $this->in->number('running_minutes');
+        $now = $this->in->minutes('running_minutes');
         $from = null;
         foreach ($this->in->items('history') as $reading) {
-            if (! Limit::under($now - $reading->number('minutes'), self::WINDOW)) {
-                $from = $reading->number('minutes');
+            if (! Limit::under($now - $reading->minutes('minutes'), self::WINDOW)) {
+                $from = $reading->minutes('minutes');
             }
         }
         if ($from === null) {
             return null;
         }
-        $read = array_filter($this->in->items('history'), fn (Input $r): bool => $r->number('minutes') >= $from);
+        $read = array_filter($this->in->items('history'), fn (Input $r): bool => $r->minutes('minutes') >= $from);
         $circuits = array_map(fn (Input $r): Circuit => Circuit::read($this->circuit->refrigerant, $r, $this->in), $read);
         $field = $this->chart?->isPressure() === true ? $this->chart->target : 'liquid_pressure';
         $now = Circuit::read($this->circuit->refrigerant, $this->in, $this->in);
@@ -190,7 +190,7 @@ final readonly class Rules
     private function notToBeJudged(array &$values, ?array $window): array
     {
         $in = $this->in;
-        $running = $in->number('running_minutes');
+        $running = $in->minutes('running_minutes');
         $swing = fn (string $of): float => $window === null ? 0.0 : max(-INF, ...$window[$of]) - min(INF, ...$window[$of]);
         $moving = $window !== null && (Limit::over($swing('subcooling'), self::STEADY) || (! $this->isValve && Limit::over($swing('superheat'), self::STEADY)) || ($this->chart?->isPressure() === true && Limit::over($swing('pressure'), $this->chart->tolerance)));
         if ($window !== null) {
@@ -200,9 +200,9 @@ final readonly class Rules
                 $values['pressure_swing'] = Value::of($swing('pressure'), 'psi');
             }
         }
-        $waits = [self::SETTLED - $running, self::SINCE_CHANGE - ($in->maybe('minutes_since_change') ?? self::SINCE_CHANGE), $moving ? self::WINDOW : 0.0];
+        $waits = [self::SETTLED - $running, self::SINCE_CHANGE - ($in->in('minutes_since_change', 'min') ?? self::SINCE_CHANGE), $moving ? self::WINDOW : 0.0];
         if ($in->items('history') !== [] && $window === null) {
-            $waits[] = self::WINDOW - ($running - $in->items('history')[0]->number('minutes'));
+            $waits[] = self::WINDOW - ($running - $in->items('history')[0]->minutes('minutes'));
         }
         $left = max($waits);
         $findings = [];

@@ -60,7 +60,7 @@ final class State implements Check, Draws
             $gauge('liquid_pressure')->needed(),
             $clamp('liquid_line', 120)->needed(),
             Field::word('metering', 'txv', 'eev', 'fixed')->fromSheet('circuit.metering')->needed(),
-            Field::number('running_minutes', 0)->needed(),
+            Field::minutes('running_minutes')->needed(),
             Field::word('running', 'full', 'part', 'test_mode')->neededWhen(fn (Input $in): bool => $in->text('compressor') !== 'fixed_speed'),
             $air('indoor_wb')->neededWhen(fn (Input $in): bool => $byRule($in) || $chartWants('wet_bulb')($in)),
             $air('indoor_db')->neededWhen($chartWants('dry_bulb')),
@@ -68,8 +68,8 @@ final class State implements Check, Draws
             $difference('target_subcooling', 20)->fromSheet('circuit.target_subcooling'),
             $difference('target_superheat', 30)->fromSheet('circuit.target_superheat'),
             Chart::field(),
-            Field::items('history', Field::number('minutes', 0)->structural(), $gauge('suction_pressure')->needed(), $clamp('suction_line', 80)->needed(), $gauge('liquid_pressure')->needed(), $clamp('liquid_line', 120)->needed()),
-            Field::number('minutes_since_change', 0),
+            Field::items('history', Field::minutes('minutes')->structural(), $gauge('suction_pressure')->needed(), $clamp('suction_line', 80)->needed(), $gauge('liquid_pressure')->needed(), $clamp('liquid_line', 120)->needed()),
+            Field::minutes('minutes_since_change'),
             Field::word('compressor', 'fixed_speed', 'staged', 'inverter', 'digital')->default('fixed_speed'),
             Field::word('mode', 'cool', 'heat')->default('cool'),
             Field::flag('bypass_active')->default(false),
@@ -119,7 +119,7 @@ final class State implements Check, Draws
         foreach ($in->items('history') as $i => $reading) {
             $minutes = $reading->maybe('minutes');
             if ($minutes !== null && ($minutes <= $before || ($in->given('running_minutes') && $minutes > $in->number('running_minutes')))) {
-                yield new InputError("history.$i.minutes", $minutes, 'minutes of running that go up, none later than now', "history.$i.minutes: times go up, and none is later than now. Enter the minutes it had been running.");
+                yield new InputError("history.$i.minutes", $minutes / 60, 'minutes of running that go up, none later than now', "history.$i.minutes: times go up, and none is later than now. Enter the minutes it had been running.");
             }
             $before = $minutes ?? $before;
         }
@@ -162,12 +162,12 @@ final class State implements Check, Draws
         if ($in->all('liquid_pressure', 'plate_high_pressure') && Limit::over($in->number('liquid_pressure'), $in->number('plate_high_pressure'))) {
             $findings[] = Rules::overPlate($in);
         }
-        if ($in->all('suction_pressure', 'liquid_pressure') && ($in->maybe('running_minutes') ?? 99.0) >= 1.0 && SuctionRule::isNotPumping((1e3 * $in->number('liquid_pressure') + Site::pressure($in)) / (1e3 * $in->number('suction_pressure') + Site::pressure($in)))) {
+        if ($in->all('suction_pressure', 'liquid_pressure') && ($in->in('running_minutes', 'min') ?? 99.0) >= 1.0 && SuctionRule::isNotPumping((1e3 * $in->number('liquid_pressure') + Site::pressure($in)) / (1e3 * $in->number('suction_pressure') + Site::pressure($in)))) {
             return [...$findings, Finding::stop('not_pumping'), Finding::stop('not_charge', [], 'not_charge_besides')];
         }
         if ($refrigerant !== null && $in->all('suction_pressure', 'suction_line')) {
             $circuit = Circuit::asFar($refrigerant, $in) ?? throw new \LogicException('No pressure.');
-            $findings = [...$findings, ...SuctionRule::judge($circuit, $in->maybe('running_minutes'), ...Rules::suctionLimits($in))];
+            $findings = [...$findings, ...SuctionRule::judge($circuit, $in->in('running_minutes', 'min'), ...Rules::suctionLimits($in))];
         }
 
         return $findings;

@@ -130,6 +130,12 @@ final class Field
         return self::quantity($name, Kind::Ratio, '%', $min, $max);
     }
 
+    /** Minutes: a bare number of them, or any time with its unit. */
+    public static function minutes(string $name, ?float $min = 0.0): self
+    {
+        return self::quantity($name, Kind::Time, 'min', $min)->bareIn('min')->readWith(null);
+    }
+
     /** A number without a unit. */
     public static function number(string $name, ?float $min = null, ?float $max = null): self
     {

@@ -72,6 +72,16 @@ final readonly class Input
         return $this->maybe($name) ?? throw new \LogicException("Nothing was given for $name.");
     }
 
+    /**
+     * A time in minutes.
+     *
+     * @throws \LogicException when the check asks for what was not given
+     */
+    public function minutes(string $name): float
+    {
+        return $this->number($name) / 60;
+    }
+
     /** A quantity in the unit asked for; null when absent. */
     public function in(string $name, string $unit): ?float
     {

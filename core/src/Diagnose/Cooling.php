@@ -79,7 +79,7 @@ final class Cooling implements Check, Draws
         return [
             Field::group('features', ...array_map(fn (string $name): Field => Field::number($name), Patterns::FEATURES)),
             Field::word('metering', 'txv', 'eev', 'fixed')->fromSheet('circuit.metering')->needed(),
-            Field::number('running_minutes', 0)->neededWhen($byReadings),
+            Field::minutes('running_minutes')->neededWhen($byReadings),
             Field::text('refrigerant')->fromSheet('circuit.refrigerant')->neededWhen(fn (Input $in): bool => $in->given('suction_pressure') || $in->given('liquid_pressure') || $in->given('off_cycle_pressure')),
             $gauge('suction_pressure'),
             $clamp('suction_line', 80),
@@ -186,7 +186,7 @@ final class Cooling implements Check, Draws
     {
         [$features, $circuit] = self::features($in, $refrigerant, $values);
         $absent = array_map(fn (string $f): Finding => Finding::clear("absent:$f", ['feature' => Word::of('feature', $f)]), array_values(array_diff(Patterns::FEATURES, array_keys($features))));
-        $running = $in->number('running_minutes');
+        $running = $in->minutes('running_minutes');
         $suction = $circuit !== null && $in->all('suction_pressure', 'suction_line') ? SuctionRule::judge($circuit, $running) : [];
         $found = [...$suction, ...$absent];
         $outdoor = $in->in('outdoor_db', 'degF');
@@ -219,9 +219,9 @@ final class Cooling implements Check, Draws
     private static function open(Input $in, ?float $outdoor, array &$values): array
     {
         $findings = [];
-        if (Limit::under($in->number('running_minutes'), self::SETTLED)) {
-            $values['time_left'] = Value::of(self::SETTLED - $in->number('running_minutes'), 'min');
-            $findings[] = Finding::open('wait', ['left' => Said::duration(60 * (self::SETTLED - $in->number('running_minutes')))]);
+        if (Limit::under($in->minutes('running_minutes'), self::SETTLED)) {
+            $values['time_left'] = Value::of(self::SETTLED - $in->minutes('running_minutes'), 'min');
+            $findings[] = Finding::open('wait', ['left' => Said::duration(60 * (self::SETTLED - $in->minutes('running_minutes')))]);
         }
         if ($in->given('doors_on') && ! $in->flag('doors_on')) {
             $findings[] = Finding::open('doors_off');
@@ -408,7 +408,7 @@ final class Cooling implements Check, Draws
             $in->number('fan_heat'),
             $air,
             $in->maybe('sheet_capacity'),
-        );
+        )->split;
 
         return 1.8 * $kelvin;
     }

@@ -25,7 +25,7 @@ final class Reading
     {
         return Field::items(
             'readings',
-            Field::quantity('minutes', Kind::Time, 'min', 0)->bareIn('min')->readWith(null)->structural(),
+            Field::minutes('minutes')->structural(),
             self::micron('micron', self::MOST)->positive()->structural(),
         )->needed();
     }
@@ -52,7 +52,7 @@ final class Reading
     /** @return list<Point> minutes and micron */
     public static function points(Input $in): array
     {
-        return array_map(fn (Input $r): array => [$r->number('minutes') / 60, Units::fromCanonical($r->number('micron'), 'micron', Kind::AbsolutePressure)], $in->items('readings'));
+        return array_map(fn (Input $r): array => [$r->minutes('minutes'), Units::fromCanonical($r->number('micron'), 'micron', Kind::AbsolutePressure)], $in->items('readings'));
     }
 
     public static function pascals(float $micron): float

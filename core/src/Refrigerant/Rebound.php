@@ -59,7 +59,7 @@ final class Rebound implements Check, Draws
         return [
             Field::items(
                 'readings',
-                Field::quantity('minutes', Kind::Time, 'min', 0)->bareIn('min')->structural(),
+                Field::minutes('minutes')->structural(),
                 Field::quantity('pressure', Kind::GaugePressure, 'kPag', -105, 6000)->structural(),
             )->needed(),
             Field::word('finish', 'at_zero', 'slight_vacuum')->needed(),
@@ -184,7 +184,7 @@ final class Rebound implements Check, Draws
         $points = [];
         foreach ($in->items('readings') as $reading) {
             if ($reading->all('minutes', 'pressure')) {
-                $points[] = [$reading->number('minutes') / 60, Units::fromCanonical($reading->number('pressure'), 'psig', Kind::GaugePressure)];
+                $points[] = [$reading->minutes('minutes'), Units::fromCanonical($reading->number('pressure'), 'psig', Kind::GaugePressure)];
             }
         }
 

@@ -213,6 +213,14 @@ final class StateTest extends TestCase
         self::assertSame('indoor_wb', self::refused('charge.state', self::input(['indoor_wb' => '62.1 degF', 'indoor_db' => '62 degF']))[0]);
     }
 
+    public function testMinutesAreABareNumberOrAnyTime(): void
+    {
+        $left = fn (mixed $running): ?float => self::figure('charge.state', self::input(['running_minutes' => $running, 'history' => null]), 'time_left');
+        self::assertEqualsWithDelta([3.0, 3.0, 3.0], [$left(12), $left('12 min'), $left('720 s')], 1e-9);
+        self::assertNull($left('0.25 h'));
+        self::assertSame('running_minutes', self::refused('charge.state', self::input(['running_minutes' => '12 psi', 'history' => null]))[0]);
+    }
+
     public function testTheDischargePortReadsWhatTheCondenserTakesToo(): void
     {
         $of = fn (array $more): float => (float) self::figure('charge.state', self::input($more), 'subcooling');

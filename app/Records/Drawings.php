@@ -52,6 +52,8 @@ final class Drawings
             'bars' => self::bars($drawing),
             'column' => self::column($drawing),
             'ranking' => self::ranking($drawing),
+            'stairs' => self::stairs($drawing),
+            'psychrometric' => self::psychrometric($drawing),
             'curve' => self::curve($drawing),
             'dome' => self::dome($drawing),
             'scene' => SceneDrawing::svg($drawing, $width, $tallest),
@@ -299,6 +301,83 @@ final class Drawings
         }
 
         return self::svg(320, 40 + 34 * count($causes), $body);
+    }
+
+    /**
+     * Steps that add up on the way of the air, under what all of them may reach.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function stairs(array $drawing): string
+    {
+        $steps = is_array($drawing['bars'] ?? null) ? array_values(array_filter($drawing['bars'], fn (mixed $one): bool => is_array($one) && is_numeric($one['value'] ?? null))) : [];
+        $limit = is_numeric($drawing['limit'] ?? null) ? (float) $drawing['limit'] : null;
+        $ends = [0.0, $limit ?? 0.0];
+        foreach ($steps as $step) {
+            $ends[] = $ends[count($ends) - 1] * (count($ends) > 2 ? 1 : 0) + (float) $step['value'];
+        }
+        if ($steps === [] || max($ends) <= min($ends)) {
+            return '';
+        }
+        $y = fn (float $value): float => 168 - ($value - min($ends)) / (max($ends) - min($ends)) * 136;
+        $wide = 312 / count($steps);
+        $below = 0.0;
+        $body = '';
+        foreach ($steps as $i => $step) {
+            $value = (float) $step['value'];
+            [$from, $to] = [$y($below), $y($below + $value)];
+            $below += $value;
+            $body .= self::rect(4 + $i * $wide + 3, min($from, $to), $wide - 6, max(1.0, abs($from - $to)), ($step['is'] ?? '') === 'stop' ? self::WATCH : self::INK)
+                . self::text(4 + ($i + 0.5) * $wide, min($from, $to) - 5, (string) round($value, 2), 14, self::INK, 'middle') . self::text(4 + ($i + 0.5) * $wide, 196, (string) ($step['name'] ?? ''), 12, self::SOFT, 'middle');
+        }
+        if ($limit !== null) {
+            $at = self::n($y($limit));
+            $body .= "<line x1=\"4\" y1=\"$at\" x2=\"316\" y2=\"$at\" stroke=\"" . self::STOP . '" stroke-dasharray="5 3"/>' . self::text(4, $y($limit) - 4, round($limit, 2) . ' ' . Units::sign((string) ($drawing['unit'] ?? '')), 12, self::STOP);
+        }
+
+        return self::svg(320, 204, $body);
+    }
+
+    /**
+     * Air as points over dry bulb and water, with lines of equal humidity.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function psychrometric(array $drawing): string
+    {
+        $spots = is_array($drawing['spots'] ?? null) ? array_values(array_filter($drawing['spots'], fn (mixed $one): bool => is_array($one) && is_numeric($one['x'] ?? null) && is_numeric($one['y'] ?? null))) : [];
+        $lines = is_array($drawing['lines_of'] ?? null) ? array_values(array_filter($drawing['lines_of'], is_array(...))) : [];
+        $points = array_merge([], ...array_map(fn (array $line): array => self::numbers($line['points'] ?? null, 2), $lines));
+        if ($spots === [] || count($points) < 2) {
+            return '';
+        }
+        [$low, $high] = [(float) min(array_column($points, 0)), (float) max(array_column($points, 0))];
+        $most = max(20.0, 1.4 * (float) max(array_column($spots, 'y')));
+        $x = fn (float $celsius): float => 8 + ($celsius - $low) / max(1e-9, $high - $low) * 280;
+        $y = fn (float $water): float => 184 - $water / $most * 172;
+        $isUs = ($drawing['units'] ?? '') === 'us';
+        $body = '<line x1="8" y1="184" x2="288" y2="184" stroke="' . self::SOFT . '"/>';
+        foreach ($lines as $line) {
+            $shown = array_values(array_filter(self::numbers($line['points'] ?? null, 2), fn (array $p): bool => $p[1] <= $most));
+            if (count($shown) < 2) {
+                continue;
+            }
+            $isFull = ($line['humidity'] ?? 0) === 100;
+            $body .= '<path d="M' . implode(' L', array_map(fn (array $p): string => self::n($x((float) $p[0])) . ' ' . self::n($y((float) $p[1])), $shown)) . '" fill="none" stroke="' . ($isFull ? self::INK : self::RULE) . '"/>';
+            [$endX, $endY] = $shown[count($shown) - 1];
+            $body .= self::text($x((float) $endX) + 3, $y((float) $endY) + 4, ($line['humidity'] ?? '') . '%', 9, self::SOFT);
+        }
+        if (($drawing['joined'] ?? false) === true && count($spots) > 1) {
+            $body .= '<path d="M' . self::n($x((float) $spots[0]['x'])) . ' ' . self::n($y((float) $spots[0]['y'])) . ' L' . self::n($x((float) $spots[1]['x'])) . ' ' . self::n($y((float) $spots[1]['y'])) . '" fill="none" stroke="' . self::WATCH . '" stroke-dasharray="5 3"/>';
+        }
+        foreach ($spots as $i => $spot) {
+            [$atX, $atY] = [$x((float) $spot['x']), $y((float) $spot['y'])];
+            $shown = $isUs ? 1.8 * (float) $spot['x'] + 32 : (float) $spot['x'];
+            $body .= '<circle cx="' . self::n($atX) . '" cy="' . self::n($atY) . '" r="4" fill="' . self::INK . '"/>'
+                . self::text($atX, $i % 2 === 0 ? $atY - 8 : $atY + 16, ($spot['name'] ?? '') . ' ' . round($shown) . ($isUs ? ' °F' : ' °C'), 11, self::INK, $i === 0 ? 'start' : 'end');
+        }
+
+        return self::svg(320, 204, $body);
     }
 
     /**

@@ -19,6 +19,16 @@ final class DrawingsTest extends TestCase
             ['SH', 'high', 'SC', 'low', 'amps', 'ok', 'low charge', '41%', 'high load', '39%'],
             ['circle' => 3, 'path' => 1],
         ];
+        yield 'stairs' => [
+            ['shape' => 'stairs', 'unit' => 'inH2O', 'limit' => 0.8, 'bars' => [['name' => 'return', 'value' => 0.43, 'is' => 'stop'], ['name' => 'filter', 'value' => 0.12, 'is' => 'plain'], ['name' => 'supply', 'value' => 0.12, 'is' => 'plain']]],
+            ['0.43', 'return', '0.12', 'filter', '0.12', 'supply', '0.8 in. w.c.'],
+            ['rect' => 3, 'line' => 1],
+        ];
+        yield 'air through a coil' => [
+            ['shape' => 'psychrometric', 'joined' => true, 'units' => 'us', 'lines_of' => [['humidity' => 50, 'points' => [[0, 1.9], [20, 7.3], [40, 23]]], ['humidity' => 100, 'points' => [[0, 3.8], [20, 14.7]]]], 'spots' => [['name' => 'return', 'x' => 26.7, 'y' => 11.2], ['name' => 'should leave', 'x' => 16, 'y' => 9], ['name' => 'supply', 'x' => 15, 'y' => 9]]],
+            ['50%', '100%', 'return 80 °F', 'should leave 61 °F', 'supply 59 °F'],
+            ['circle' => 3, 'path' => 3, 'line' => 1],
+        ];
         yield 'bars with their limit' => [
             ['shape' => 'bars', 'unit' => '%', 'limit' => 100, 'bars' => [['name' => 'of the RCL', 'value' => 82, 'is' => 'plain'], ['name' => 'unread', 'value' => null]]],
             ['of the RCL', '82%'],
@@ -65,6 +75,8 @@ final class DrawingsTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>}> */
     public static function nothing(): iterable
     {
+        yield 'no step' => [['shape' => 'stairs', 'bars' => []]];
+        yield 'no air' => [['shape' => 'psychrometric', 'spots' => [], 'lines_of' => []]];
         yield 'no cause' => [['shape' => 'ranking', 'features' => [['name' => 'SH', 'value' => 1]], 'causes' => []]];
         yield 'nothing in the column' => [['shape' => 'column', 'filled' => 0, 'parts' => []]];
         yield 'no reading' => [['shape' => 'curve', 'points' => []]];

@@ -139,7 +139,7 @@ for (const theme of ['light', 'dark'] as const) {
 
   test(`what stands beside the benches is sound, ${theme}`, async ({ page }) => {
     await machine(page, theme)
-    await page.locator('.rail button', { hasText: 'Is it moving enough air' }).click()
+    await page.locator('.rail button', { hasText: 'Does it do what the controls call for?' }).click()
     await sound(page, 'a question without a bench')
     await page.getByRole('tab', { name: 'Job' }).click()
     await expect(page.locator('.job')).toBeVisible()

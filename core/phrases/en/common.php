@@ -45,6 +45,7 @@ return [
             'hold_limit' => 'has to stay under', 'pull_to' => 'pull to', 'factory' => 'factory', 'for_lines' => 'for the lines', 'for_parts' => 'for parts', 'in_it' => 'in it', 'to_go' => 'to go', 'over' => 'too much',
             'weighed_total' => 'weighed total', 'in_now' => 'in it now', 'in_then' => 'with the next step', 'of_rcl' => 'of the RCL', 'of_quarter_lfl' => 'of a quarter of LFL',
             'feature_evap' => 'evap', 'feature_cond' => 'cond', 'feature_superheat' => 'SH', 'feature_subcooling' => 'SC', 'feature_split' => 'split', 'feature_amps' => 'amps',
+            'air' => 'this air', 'return_air' => 'return', 'should_leave' => 'should leave', 'leaves' => 'supply', 'outdoor_air' => 'outdoor air', 'wanted' => 'wanted', 'amps_now' => 'now', 'amps_then' => 'then', 'static_return' => 'return', 'static_filter' => 'filter', 'static_coil' => 'coil', 'static_supply' => 'supply',
             'cause_low_charge' => 'low charge', 'cause_overcharge' => 'overcharge', 'cause_liquid_restriction' => 'liquid line restriction', 'cause_low_indoor_air' => 'low indoor air', 'cause_low_condenser_air' => 'low condenser air',
             'cause_non_condensable' => 'air in it', 'cause_not_pumping' => 'not pumping', 'cause_overfeeding' => 'overfeeding', 'cause_underfeeding' => 'underfeeding', 'cause_high_load' => 'high load',
         ],
@@ -54,6 +55,7 @@ return [
         ],
         'feature' => ['evap' => 'Evaporating temperature', 'cond' => 'Condensing temperature', 'superheat' => 'Superheat', 'subcooling' => 'Subcooling', 'split' => 'Air split', 'amps' => 'Amps'],
         'opening' => ['supply' => 'supply', 'return' => 'return'],
+        'duct_part' => ['return' => 'return duct', 'filter' => 'filter', 'coil' => 'coil', 'supply' => 'supply duct'],
         'evidence' => [
             'meter_abc' => 'the rotation meter reads A-B-C',
             'meter_cba' => 'the rotation meter reads C-B-A',

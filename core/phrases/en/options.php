@@ -38,6 +38,18 @@ return [
     'answer' => ['yes' => 'Yes', 'no' => 'No', 'not_applicable' => 'N/A'],
     'job_type' => ['rooftop' => 'rooftop unit', 'condensing' => 'condensing unit', 'compressor' => 'compressor', 'vrf' => 'VRF'],
 
+    'reversing' => ['O' => 'O', 'B' => 'B', 'bus' => 'bus'],
+    'heat.heat_pump.run.stage' => ['full' => 'full', 'part' => 'part', 'test_mode' => 'test mode'],
+    'heat.heat_pump.aux' => ['none' => 'none', 'electric' => 'electric', 'gas' => 'gas'],
+    'heat.heat_pump.defrost.method' => ['natural' => 'by itself', 'forced' => 'forced', 'not_tested' => 'not tested'],
+    'ended_by' => ['temperature' => 'its coil', 'time' => 'its clock', 'hand' => 'hand'],
+    'aux_seen' => ['on' => 'on', 'off' => 'off', 'not_tried' => 'not tried'],
+    'air.fan_drive.rotation' => ['correct' => 'with the arrow', 'backwards' => 'backwards', 'not_seen' => 'not seen'],
+    'heat.gas_pressure.gas' => ['natural' => 'natural', 'propane' => 'propane'],
+    'heat.gas_rate.gas' => ['natural' => 'natural', 'propane' => 'propane'],
+    'firing' => ['high' => 'high', 'low' => 'low'],
+    'tripped' => ['none' => 'nothing', 'limit' => 'the limit', 'rollout' => 'the rollout switch'],
+
     // Entries
     'entry.joint.kind' => ['braze' => 'brazing', 'flare' => 'flare', 'press' => 'press'],
     'entry.joint.state' => ['open' => 'to do', 'begun' => 'begun', 'interrupted' => 'interrupted', 'done' => 'done'],

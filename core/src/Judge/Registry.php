@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Judge;
 
+use IronStart\Core\Air;
 use IronStart\Core\Charge;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Compressor;
@@ -12,6 +13,7 @@ use IronStart\Core\Diagnose;
 use IronStart\Core\Dry;
 use IronStart\Core\Entry;
 use IronStart\Core\Gate;
+use IronStart\Core\Heat;
 use IronStart\Core\Piping;
 use IronStart\Core\Power;
 use IronStart\Core\Refrigerant;
@@ -61,6 +63,17 @@ final class Registry
         'charge.trim' => Charge\Trim::class,
         'charge.room_limit' => Charge\RoomLimit::class,
         'diagnose.cooling' => Diagnose\Cooling::class,
+        'air.state' => Air\State::class,
+        'air.mix' => Air\Mix::class,
+        'air.split' => Air\Split::class,
+        'air.flow' => Air\Flow::class,
+        'air.static' => Air\StaticPressure::class,
+        'air.fan_drive' => Air\FanDrive::class,
+        'heat.gas_pressure' => Heat\GasPressure::class,
+        'heat.gas_rate' => Heat\GasRate::class,
+        'heat.rise' => Heat\Rise::class,
+        'heat.electric' => Heat\Electric::class,
+        'heat.heat_pump' => Heat\HeatPump::class,
         'condensate.trap' => Condensate\Trap::class,
         'condensate.float' => Condensate\FloatSwitch::class,
         'piping.reuse' => Piping\Reuse::class,

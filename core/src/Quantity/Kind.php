@@ -16,6 +16,7 @@ enum Kind: string
     case AbsolutePressure = 'absolute_pressure';
     case PressureDifference = 'pressure_difference';
     case SmallPressure = 'small_pressure';
+    case MeterPressure = 'meter_pressure';
     case Voltage = 'voltage';
     case Current = 'current';
     case Resistance = 'resistance';

@@ -33,6 +33,7 @@ final class Units
         'absolute_pressure' => ['Pa' => [1.0], 'psia' => [self::PSI], 'kPa' => [1e3], 'bar' => [1e5], 'inHg_abs' => [3386.389], 'micron' => [0.133322], 'mbar' => [100.0]],
         'pressure_difference' => ['Pa' => [1.0], 'psi' => [self::PSI], 'kPa' => [1e3], 'bar' => [1e5], 'mbar' => [100.0]],
         'small_pressure' => ['Pa' => [1.0], 'inH2O' => [249.089], 'mbar' => [100.0]],
+        'meter_pressure' => ['Pa' => [1.0], 'inH2O' => [249.089], 'mbar' => [100.0], 'psig' => [self::PSI], 'kPag' => [1e3], 'barg' => [1e5]],
         'voltage' => ['V' => [1.0]],
         'current' => ['A' => [1.0]],
         'resistance' => ['ohm' => [1.0], 'Mohm' => [1e6]],
@@ -58,7 +59,7 @@ final class Units
         'conductivity' => ['W/m.K' => [1.0]],
         'heat_transfer' => ['W/m2.K' => [1.0]],
         'heating_value' => ['MJ/m3' => [1.0], 'Btu/ft3' => [self::BTU_PER_HOUR * 3600 / 1e6 / self::CUBIC_FOOT]],
-        'humidity_ratio' => ['g/kg' => [1.0], 'gr/lb' => [1 / 7]],
+        'humidity_ratio' => ['g/kg' => [1.0], 'kg/kg' => [1e3], 'gr/lb' => [1 / 7]],
         'leak_rate' => ['Pa.m3/s' => [1.0], 'micron.L/s' => [0.133322e-3], 'mbar.L/s' => [0.1]],
     ];
 
@@ -72,7 +73,7 @@ final class Units
     /** The unit a box starts in, by system of units; the first of a kind where none is named. */
     private const STARTS = [
         'us' => [
-            'temperature' => 'degF', 'temperature_difference' => 'delta_degF', 'gauge_pressure' => 'psig', 'absolute_pressure' => 'micron', 'pressure_difference' => 'psi', 'small_pressure' => 'inH2O',
+            'temperature' => 'degF', 'temperature_difference' => 'delta_degF', 'gauge_pressure' => 'psig', 'absolute_pressure' => 'micron', 'pressure_difference' => 'psi', 'small_pressure' => 'inH2O', 'meter_pressure' => 'inH2O',
             'length' => 'ft', 'area' => 'ft2', 'volume' => 'ft3', 'mass' => 'lb', 'mass_per_length' => 'oz/ft', 'density' => 'lb/ft3', 'air_flow' => 'cfm', 'gas_flow' => 'cfh', 'purge_flow' => 'scfh', 'water_flow' => 'gal/h',
             'heat' => 'Btu/h', 'torque' => 'ft.lb', 'time' => 'min', 'heating_value' => 'Btu/ft3', 'humidity_ratio' => 'gr/lb', 'electric_power' => 'kW',
         ],

@@ -37,6 +37,11 @@ final readonly class EquipmentSheet
     {
         $input = [];
         foreach ($fields as $field) {
+            if ($field->type === FieldType::Group && $field->sheet === '') {
+                // What the sheet knows of an object is there for whom chooses it.
+                $members = $this->fill($field->fields, $subject);
+                $input += $members === [] ? [] : [$field->name => $members];
+            }
             $figure = $field->sheet === '' ? null : $this->figure($field->sheet, $subject);
             if (self::isGiven($figure)) {
                 $input[$field->name] = $field->type === FieldType::Items ? self::rows($field, is_array($figure) ? $figure : []) : $figure;

@@ -57,6 +57,19 @@ final class Drawn
     }
 
     /**
+     * Steps one after the other that add up, with the height they may reach.
+     *
+     * @param list<array{word: string, value: float, is: string}> $steps in their order; `is`: plain or stop
+     * @param float|null $limit of their sum
+     * @param array{string, string} $told the units it is told in, by system, where $unit is a canonical one
+     * @return array<string, mixed>
+     */
+    public static function stairs(string $unit, array $steps, ?float $limit, array $told): array
+    {
+        return ['shape' => 'stairs', 'unit' => $unit, 'limit' => $limit, 'bars' => $steps, 'told' => $told];
+    }
+
+    /**
      * What may be the cause, the likeliest first, with what speaks for it and against it.
      *
      * @param list<array{word: string, value: float}> $features what was read: how far off, in tolerances, below nothing low
@@ -107,6 +120,9 @@ final class Drawn
                 $value = $figure->asked($units);
                 $drawing['figures'][$name] = ['value' => $value->value, 'unit' => $value->unit];
             }
+        }
+        if (isset($drawing['units'])) {
+            $drawing['units'] = $units;
         }
         $told = $drawing['told'] ?? null;
         unset($drawing['told']);

@@ -156,6 +156,23 @@ final readonly class Said
         return self::of(Kind::SmallPressure, $pascals, 'inH2O', 'Pa', 3, 2);
     }
 
+    /** @param float $cubicMetresAnHour of air */
+    public static function airflow(float $cubicMetresAnHour): self
+    {
+        return self::of(Kind::AirFlow, $cubicMetresAnHour, 'cfm', 'm3/h', 3, 0);
+    }
+
+    /** @param float $watts of heat, told in Btu/h or kW */
+    public static function heat(float $watts): self
+    {
+        return self::of(Kind::Heat, $watts, 'Btu/h', 'kW', 3, 1);
+    }
+
+    public static function kilowatts(float $value): self
+    {
+        return new self($value, 'kW', 3, 1, null);
+    }
+
     /** @param float $litresPerMinute of nitrogen through a joint */
     public static function purge(float $litresPerMinute, ?float $against = null): self
     {

@@ -50,6 +50,20 @@ export type Drawing =
       large?: { name: string; text: string }
     }
   | {
+      shape: 'stairs'
+      unit: string
+      limit: number | null
+      bars: { name: string; value: number; is: string }[]
+    }
+  | {
+      shape: 'psychrometric'
+      /** Across in °C, up in g of water for each kg of dry air. */
+      lines_of: { humidity: number; points: [number, number][] }[]
+      joined: boolean
+      units: string
+      spots: { name: string; x: number; y: number }[]
+    }
+  | {
       shape: 'ranking'
       /** What was read: how far off, in tolerances. */
       features: { name: string; value: number }[]

@@ -124,7 +124,8 @@ describe.each(BENCHES.map((spec) => [spec.id, spec] as const))('bench %s', (_, s
     const text = frame.text()
     for (const part of spec.parts)
       for (const { path, field } of leavesOf(checkOf(part.check).fields)) {
-        if (field.brought || ['items', 'group'].includes(field.type) || hidden.includes(path)) continue
+        // A table of the sheet is nobody's to type.
+        if (field.brought || ['items', 'group', 'raw'].includes(field.type) || hidden.includes(path)) continue
         // A measure under the name of its thing is called by its side.
         if (titled.includes(path))
           expect(text, path).toContain(fieldOf([checkOf(part.check)], path.replace(/\.\w+$/, ''))?.label)
@@ -329,6 +330,23 @@ describe('a draft', () => {
     expect(input).toEqual({ loads: [{ name: 'House 12', amps: '28 A' }] })
     expect(inputOf(split, {}, draftOf(split, {}, input))).toEqual(input)
   })
+  it('sends an object the sheet knows something of only where it is chosen', () => {
+    const flow = checkOf('air.flow')
+    const known = { fan: { table: { settings: [900] } } }
+    const draft = freshDraft()
+    expect(inputOf(flow, known, draft)).toEqual({})
+    draft.values['fan.static'] = { text: '0.6', unit: 'inH2O' }
+    expect(inputOf(flow, known, draft)).toEqual({ fan: { table: { settings: [900] }, static: '0.6 inH2O' } })
+    draft.values.fan = false
+    expect(inputOf(flow, known, draft)).toEqual({})
+  })
+  it('takes bare amps of a list for amps', () => {
+    const draft = freshDraft()
+    draft.values['electric_heat.amps'] = '30, 30.4 A; 29.6'
+    expect(inputOf(checkOf('air.flow'), {}, draft)).toEqual({
+      electric_heat: { amps: ['30 A', '30.4 A', '29.6 A'] },
+    })
+  })
   it('keeps a flag that stands in place of a figure', () => {
     const windings = checkOf('compressor.windings')
     const draft = freshDraft()
@@ -352,7 +370,8 @@ describe('the questions and their benches', () => {
     expect(tabOf('power.lockout', 'old_disconnect')).toEqual({ gate: 2, tab: 'oldLockout' })
     expect(tabOf('compressor.windings', 'compressor:C2')).toEqual({ gate: 7, tab: 'windings' })
     expect(tabOf('charge.state', 'circuit:A')).toEqual({ gate: 9, tab: 'chargeState' })
-    expect(tabOf('air.split', 'machine')).toBeNull()
+    expect(tabOf('air.split', 'machine')).toEqual({ gate: 10, tab: 'split' })
+    expect(tabOf('controls.staging', 'machine')).toBeNull()
   })
   it('leave no check without a bench, and no two benches with one name', () => {
     const benched = new Set(BENCHES.flatMap((spec) => spec.parts.map((p) => p.check)))

@@ -79,7 +79,10 @@ export function wireOf(field: FieldView, entered: Entered): unknown {
   if (!['texts', 'numbers', 'words'].includes(field.type)) return text
   const parts = text.split(/\s*[,;]\s*/).filter(Boolean)
   const isBare = field.type === 'numbers' && field.kind === ''
-  return isBare ? parts.map((one) => (Number.isFinite(Number(one)) ? Number(one) : one)) : parts
+  if (isBare) return parts.map((one) => (Number.isFinite(Number(one)) ? Number(one) : one))
+  // Amps are amps where nothing else is meant.
+  const unit = field.type === 'numbers' && field.units.length === 1 ? ` ${field.units[0]}` : ''
+  return parts.map((one) => (/^[\d.]+$/.test(one) ? `${one}${unit}` : one))
 }
 
 /** What stands in the control for a value of an input. */
@@ -159,6 +162,10 @@ function rowsOf(
   })
 }
 
+/** An object of which the sheet knows something is there for whom chooses it, and not before. */
+export const isOffered = (field: FieldView): boolean =>
+  field.need === 'optional' && !field.sheet && field.fields.some((one) => one.sheet)
+
 /** The members of an object: what is known, and over it what was typed. */
 function objectOf(fields: FieldView[], known: Input, draft: Draft, prefix: string): Input {
   const input: Input = { ...known }
@@ -174,7 +181,9 @@ function objectOf(fields: FieldView[], known: Input, draft: Draft, prefix: strin
     const inner = objectOf(field.fields, before ?? {}, draft, `${path}.`)
     delete input[field.name]
     // An object may say something by being there, such as an adapter at hand.
-    const isThere = draft.values[path] === true || before !== undefined || Object.keys(inner).length > 0
+    const own = isOffered(field) ? objectOf(field.fields, {}, draft, `${path}.`) : inner
+    const isKnown = before !== undefined && !isOffered(field)
+    const isThere = draft.values[path] === true || isKnown || Object.keys(own).length > 0
     if (draft.values[path] !== false && isThere) input[field.name] = inner
   }
   return input

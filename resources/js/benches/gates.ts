@@ -1,3 +1,4 @@
+import { airflow, airPoint, fanDrive, mix, split, statics } from './air/air'
 import { acid, insulation, windings } from './compressor/compressor'
 import { float, trap } from './condensate/condensate'
 import {
@@ -12,6 +13,7 @@ import {
   partFailed,
   valves,
 } from './entry/entries'
+import { electricHeat, gasPressure, gasRate, heatPump, rise } from './heat/heat'
 import { owner, pipe, prestart, set } from './list/lists'
 import { bulb, flares, insulating, lengths, oldPipe, purge } from './piping/piping'
 import { amps, legRoll } from './power/amps'
@@ -120,12 +122,34 @@ export const GATES: Record<number, Tab[]> = {
     of(saturation),
     NOTE,
   ],
-  10: [of(float), NOTE],
+  10: [
+    of(split),
+    of(airflow),
+    of(statics),
+    of(gasPressure),
+    of(gasRate),
+    of(rise),
+    of(electricHeat),
+    of(heatPump),
+    of(mix),
+    of(float),
+    of(fanDrive),
+    of(airPoint),
+    NOTE,
+  ],
   12: [{ id: 'leave' }, of(owner), NOTE],
 }
 
 /** Benches that stand only where they are asked for, or were used: not every unit hangs on a generator. */
 export const SELDOM = [
+  'heatPump',
+  'gasPressure',
+  'gasRate',
+  'rise',
+  'electricHeat',
+  'mix',
+  'fanDrive',
+  'airPoint',
   'plate',
   'temporary',
   'sharedFeeder',

@@ -23,6 +23,31 @@ const pieces = computed(() =>
   }),
 )
 const ticks = computed(() => props.drawing.bands.slice(0, -1).map((band) => band.to))
+/** px between two figures under the scale. */
+const APART = 40
+/** The ends of what is good have their figures, on either side of it where they are near; the others where there is room. */
+const figures = computed(() => {
+  const bands = props.drawing.bands
+  const good = bands.findIndex((band) => band.is === 'clear')
+  const ends = [bands[good - 1]?.to, good < bands.length - 1 ? bands[good]?.to : undefined]
+  const [low, high] = ends.map((one) => (one === undefined ? undefined : scale.value(one)))
+  const areNear = low !== undefined && high !== undefined && high - low < APART
+  const places = ends.flatMap((tick, i) =>
+    tick === undefined
+      ? []
+      : [{ tick, at: scale.value(tick), anchor: areNear ? (i === 0 ? 'end' : 'start') : 'middle' }],
+  )
+  const reach = areNear ? APART * 1.5 : APART
+  const others = ticks.value
+    .filter((tick) => !ends.includes(tick))
+    .map((tick) => ({ tick, at: scale.value(tick), anchor: 'middle' }))
+  return [
+    ...places,
+    ...others.filter(
+      (one) => places.every((other) => Math.abs(other.at - one.at) > reach) && one.at < RIGHT - APART,
+    ),
+  ]
+})
 const value = computed(() => props.drawing.value)
 const unit = computed(() => shownUnit(props.drawing.unit))
 const label = computed(() =>
@@ -45,8 +70,17 @@ const labelAt = computed(() => Math.min(Math.max(at.value, 44), RIGHT - 34))
     />
     <g v-for="tick in ticks" :key="tick">
       <line :x1="scale(tick)" :x2="scale(tick)" y1="46" y2="92" class="tick" />
-      <text :x="scale(tick)" y="110" text-anchor="middle" font-size="14">{{ short(tick, 2) }}</text>
     </g>
+    <text
+      v-for="one in figures"
+      :key="`f${one.tick}`"
+      :x="one.at"
+      y="110"
+      :text-anchor="one.anchor"
+      font-size="14"
+    >
+      {{ short(one.tick, 2) }}
+    </text>
     <text :x="RIGHT" y="110" text-anchor="end" font-size="14" class="unit">{{ unit }}</text>
     <template v-if="value !== null">
       <path :d="`M${at} 58 l-9 -16 h18z`" class="pointer" />

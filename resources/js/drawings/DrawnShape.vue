@@ -6,8 +6,10 @@ import DrawnBars from './DrawnBars.vue'
 import DrawnColumn from './DrawnColumn.vue'
 import DrawnCurve from './DrawnCurve.vue'
 import DrawnDome from './DrawnDome.vue'
+import DrawnPsychrometric from './DrawnPsychrometric.vue'
 import DrawnRanking from './DrawnRanking.vue'
 import DrawnScene from './DrawnScene.vue'
+import DrawnStairs from './DrawnStairs.vue'
 import LegBars from './LegBars.vue'
 import PhaseClock from './PhaseClock.vue'
 
@@ -38,6 +40,8 @@ const ground = computed(() => (props.second?.shape === 'legs' ? props.second.gro
   <DrawnCurve v-else-if="drawing?.shape === 'curve'" :drawing="drawing" />
   <DrawnDome v-else-if="drawing?.shape === 'dome'" :drawing="drawing" />
   <DrawnColumn v-else-if="drawing?.shape === 'column'" :drawing="drawing" />
+  <DrawnStairs v-else-if="drawing?.shape === 'stairs'" :drawing="drawing" />
+  <DrawnPsychrometric v-else-if="drawing?.shape === 'psychrometric'" :drawing="drawing" />
   <DrawnRanking v-else-if="drawing?.shape === 'ranking'" :drawing="drawing" />
   <DrawnBars v-else-if="drawing?.shape === 'bars'" :drawing="drawing" />
   <PhaseClock

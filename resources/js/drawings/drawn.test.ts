@@ -16,8 +16,10 @@ import DrawnBars from './DrawnBars.vue'
 import DrawnColumn from './DrawnColumn.vue'
 import DrawnCurve from './DrawnCurve.vue'
 import DrawnDome from './DrawnDome.vue'
+import DrawnPsychrometric from './DrawnPsychrometric.vue'
 import DrawnRanking from './DrawnRanking.vue'
 import DrawnShape from './DrawnShape.vue'
+import DrawnStairs from './DrawnStairs.vue'
 import { along, axisOf, freest, short } from './figures'
 import JointBoard from './JointBoard.vue'
 import LegBars from './LegBars.vue'
@@ -169,6 +171,88 @@ describe('a word on a drawing', () => {
     const line = Number(drawn.find('.stop .limit').attributes('y1'))
     expect(Number(word.attributes('y'))).toBeGreaterThan(line)
     expect(Number(word.attributes('x'))).toBeGreaterThan(150)
+  })
+})
+
+describe('stairs', () => {
+  const stairs: Of<'stairs'> = {
+    shape: 'stairs',
+    unit: 'inH2O',
+    limit: 0.8,
+    bars: [
+      { name: 'return', value: 0.43, is: 'stop' },
+      { name: 'filter', value: -0.02, is: 'plain' },
+      { name: 'supply', value: 0.2, is: 'plain' },
+    ],
+  }
+  const drawn = () => mount(DrawnStairs, { props: { drawing: stairs }, global })
+  it('begin each where the one before it ends', () => {
+    const [first, second, third] = drawn()
+      .findAll('rect')
+      .map((one) => [Number(one.attributes('y')), Number(one.attributes('height'))] as const)
+    expect(second![0]).toBeCloseTo(first![0])
+    expect(third![0] + third![1]).toBeCloseTo(second![0] + second![1])
+    expect(first![1] / third![1]).toBeCloseTo(2.15)
+  })
+  it('name the one that takes most, and say what they may reach', () => {
+    expect(drawn().findAll('rect.stop')).toHaveLength(1)
+    expect(drawn().find('.word').text()).toContain('0.8')
+    expect(drawn().attributes('aria-label')).toContain('return 0.43')
+    expect(
+      mount(DrawnStairs, { props: { drawing: { ...stairs, limit: null } }, global })
+        .find('.limit')
+        .exists(),
+    ).toBe(false)
+  })
+})
+
+describe('air on its chart', () => {
+  const air = (units: string): Of<'psychrometric'> => ({
+    shape: 'psychrometric',
+    joined: true,
+    units,
+    lines_of: [
+      {
+        humidity: 50,
+        points: [
+          [0, 1.9],
+          [20, 7.3],
+          [40, 23],
+        ],
+      },
+      {
+        humidity: 100,
+        points: [
+          [0, 3.8],
+          [20, 14.7],
+          [40, 49],
+        ],
+      },
+    ],
+    spots: [
+      { name: 'return', x: 26.7, y: 11.2 },
+      { name: 'supply', x: 15, y: 9 },
+    ],
+  })
+  const drawn = (units: string) => mount(DrawnPsychrometric, { props: { drawing: air(units) }, global })
+  it('has its points over dry bulb and water, in the units asked for', () => {
+    const [back, supply] = drawn('us').findAll('circle')
+    expect(Number(back!.attributes('cx'))).toBeGreaterThan(Number(supply!.attributes('cx')))
+    expect(Number(back!.attributes('cy'))).toBeLessThan(Number(supply!.attributes('cy')))
+    expect(drawn('us').attributes('aria-label')).toBe('return 80.1°, 78.4 gr/lb; supply 59°, 63 gr/lb')
+    expect(drawn('si').attributes('aria-label')).toBe('return 26.7°, 11.2 g/kg; supply 15°, 9 g/kg')
+  })
+  it('shows no line above what is looked at, and the way of the air', () => {
+    const tops = drawn('us')
+      .findAll('path.line')
+      .flatMap((one) => numbers(one.attributes('d')).filter((_, i) => i % 2 === 1))
+    expect(Math.min(...tops)).toBeGreaterThan(0)
+    expect(drawn('us').findAll('path.way')).toHaveLength(1)
+    expect(
+      mount(DrawnPsychrometric, { props: { drawing: { ...air('us'), joined: false } }, global }).findAll(
+        'path.way',
+      ),
+    ).toHaveLength(0)
   })
 })
 
@@ -542,6 +626,12 @@ describe('what a judgement gives to be drawn', () => {
       BandScale,
     ],
     ['curve', { shape: 'curve', unit: 'psig', points: [], lines: [], from: 0 }, DrawnCurve],
+    ['stairs', { shape: 'stairs', unit: 'inH2O', limit: null, bars: [] }, DrawnStairs],
+    [
+      'psychrometric',
+      { shape: 'psychrometric', lines_of: [], joined: false, units: 'us', spots: [] },
+      DrawnPsychrometric,
+    ],
     ['ranking', { shape: 'ranking', features: [], causes: [], limit: 0.4 }, DrawnRanking],
     ['column', { shape: 'column', parts: [], filled: 0, is: 'plain' }, DrawnColumn],
     [

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useBench } from '../bench'
-import { isTyped, leavesOf, valueAt } from '../entered'
+import { isOffered, isTyped, leavesOf, valueAt } from '../entered'
 import FieldCell from './FieldCell.vue'
 
 /** What may be there or not: a press until it is, then its own boxes, and a press that takes it away again. */
@@ -11,14 +11,22 @@ const bench = useBench()
 const { t } = useI18n()
 const field = computed(() => bench.field(props.group))
 const members = computed(() =>
-  leavesOf(field.value?.fields ?? [], `${props.group}.`).filter((one) => one.field.type !== 'group'),
+  leavesOf(field.value?.fields ?? [], `${props.group}.`).filter(
+    (one) => !['group', 'raw'].includes(one.field.type),
+  ),
 )
 const values = computed(() => bench.draft.value.values)
+const isKnown = computed(
+  () =>
+    valueAt(bench.prefill.value, props.group) !== undefined &&
+    field.value !== undefined &&
+    !isOffered(field.value),
+)
 const isThere = computed(
   () =>
     values.value[props.group] !== false &&
     (values.value[props.group] === true ||
-      valueAt(bench.prefill.value, props.group) !== undefined ||
+      isKnown.value ||
       members.value.some((one) => isTyped(values.value[one.path]))),
 )
 
@@ -28,7 +36,7 @@ function add() {
 
 function take() {
   for (const one of members.value) delete values.value[one.path]
-  if (valueAt(bench.prefill.value, props.group) === undefined) delete values.value[props.group]
+  if (!isKnown.value) delete values.value[props.group]
   else values.value[props.group] = false
 }
 </script>

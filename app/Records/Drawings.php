@@ -54,6 +54,7 @@ final class Drawings
             'ranking' => self::ranking($drawing),
             'stairs' => self::stairs($drawing),
             'psychrometric' => self::psychrometric($drawing),
+            'ladder' => self::ladder($drawing),
             'curve' => self::curve($drawing),
             'dome' => self::dome($drawing),
             'scene' => SceneDrawing::svg($drawing, $width, $tallest),
@@ -378,6 +379,56 @@ final class Drawings
         }
 
         return self::svg(320, 204, $body);
+    }
+
+    /**
+     * Stages over one scale of room temperature, each from where it goes off to where it comes on; the day under it.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function ladder(array $drawing): string
+    {
+        $rungs = is_array($drawing['rungs'] ?? null) ? array_values(array_filter($drawing['rungs'], fn (mixed $one): bool => is_array($one) && is_numeric($one['on'] ?? null) && is_numeric($one['off'] ?? null))) : [];
+        $set = is_array($drawing['setpoints'] ?? null) ? array_filter($drawing['setpoints'], is_numeric(...)) : [];
+        if ($rungs === [] || count($set) < 2) {
+            return '';
+        }
+        usort($rungs, fn (array $a, array $b): int => ($a['kind'] === 'cool') <=> ($b['kind'] === 'cool'));
+        $lines = ['cool' => (float) $set['cool'], 'heat' => (float) $set['heat']] + (is_numeric($drawing['economizer'] ?? null) ? ['economizer' => (float) $drawing['economizer']] : []);
+        $all = [...array_column($rungs, 'on'), ...array_column($rungs, 'off'), ...array_values($lines)];
+        [$low, $high] = [(float) min($all) - 1, (float) max($all) + 1];
+        $isUs = ($drawing['units'] ?? '') === 'us';
+        $said = fn (float $celsius): string => round($isUs ? 1.8 * $celsius + 32 : $celsius, 1) . '°';
+        $y = fn (float $celsius): float => 180 - ($celsius - $low) / ($high - $low) * 168;
+        $wide = 232 / count($rungs);
+        $body = '';
+        foreach ($lines as $name => $at) {
+            $line = self::n($y($at));
+            $body .= "<line x1=\"4\" y1=\"$line\" x2=\"236\" y2=\"$line\" stroke=\"" . self::SOFT . '" stroke-dasharray="4 4"/>' . self::text(240, $y($at) + 4, "$name " . $said($at), 12, self::SOFT);
+        }
+        foreach ($rungs as $i => $rung) {
+            [$on, $off] = [$y((float) $rung['on']), $y((float) $rung['off'])];
+            $left = 4 + $i * $wide;
+            $body .= self::rect($left + 4, min($on, $off), $wide - 8, max(1.0, abs($on - $off)), self::BAND) . self::rect($left + 4, $on - 1.5, $wide - 8, 3, self::INK)
+                . self::text($left + $wide / 2, $on < $off ? $on - 5 : $on + 15, $said((float) $rung['on']), 13, self::INK, 'middle')
+                . self::text($left + $wide / 2, 196, ($rung['name'] ?? '') . ' ' . ($rung['n'] ?? ''), 12, self::SOFT, 'middle');
+        }
+        $trace = self::numbers($drawing['trace'] ?? null, 3);
+        if (count($trace) < 2) {
+            return self::svg(320, 204, $body);
+        }
+        [$least, $most] = [(float) min($lines['heat'], ...array_column($trace, 1)) - 0.5, (float) max($lines['cool'], ...array_column($trace, 1)) + 0.5];
+        $dayY = fn (float $celsius): float => 292 - ($celsius - $least) / ($most - $least) * 76;
+        $body .= '<path d="M' . implode(' L', array_map(fn (array $p): string => self::n(4 + (float) $p[0] / 24 * 300) . ' ' . self::n($dayY((float) $p[1])), $trace)) . '" fill="none" stroke="' . self::INK . '"/>';
+        foreach (['cool', 'heat'] as $name) {
+            $line = self::n($dayY($lines[$name]));
+            $body .= "<line x1=\"4\" y1=\"$line\" x2=\"304\" y2=\"$line\" stroke=\"" . self::SOFT . '" stroke-dasharray="4 4"/>';
+        }
+        foreach ([0, 12, 24] as $hour) {
+            $body .= self::text(4 + $hour / 24 * 300, 306, "$hour h", 12, self::SOFT, $hour === 0 ? 'start' : ($hour === 24 ? 'end' : 'middle'));
+        }
+
+        return self::svg(320, 310, $body);
     }
 
     /**

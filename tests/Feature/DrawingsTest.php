@@ -29,6 +29,17 @@ final class DrawingsTest extends TestCase
             ['50%', '100%', 'return 80 °F', 'should leave 61 °F', 'supply 59 °F'],
             ['circle' => 3, 'path' => 3, 'line' => 1],
         ];
+        $rungs = [['name' => 'cool', 'n' => 1, 'kind' => 'cool', 'on' => 24.17, 'off' => 23.61, 'busiest' => 3], ['name' => 'heat', 'n' => 1, 'kind' => 'heat', 'on' => 20.28, 'off' => 20.83, 'busiest' => 0]];
+        yield 'a ladder' => [
+            ['shape' => 'ladder', 'units' => 'us', 'rungs' => $rungs, 'setpoints' => ['cool' => 23.333, 'heat' => 21.111], 'economizer' => 22.222, 'trace' => []],
+            ['cool 74°', 'heat 70°', 'economizer 72°', '68.5°', 'heat 1', '75.5°', 'cool 1'],
+            ['rect' => 4, 'line' => 3, 'path' => 0],
+        ];
+        yield 'a ladder and its day' => [
+            ['shape' => 'ladder', 'units' => 'si', 'rungs' => $rungs, 'setpoints' => ['cool' => 23.333, 'heat' => 21.111], 'economizer' => null, 'trace' => [[0, 22, 20], [12, 24.4, 33], [23.9, 22, 20]]],
+            ['cool 23.3°', 'heat 21.1°', '20.3°', 'heat 1', '24.2°', 'cool 1', '0 h', '12 h', '24 h'],
+            ['rect' => 4, 'line' => 4, 'path' => 1],
+        ];
         yield 'bars with their limit' => [
             ['shape' => 'bars', 'unit' => '%', 'limit' => 100, 'bars' => [['name' => 'of the RCL', 'value' => 82, 'is' => 'plain'], ['name' => 'unread', 'value' => null]]],
             ['of the RCL', '82%'],
@@ -76,6 +87,7 @@ final class DrawingsTest extends TestCase
     public static function nothing(): iterable
     {
         yield 'no step' => [['shape' => 'stairs', 'bars' => []]];
+        yield 'no stage' => [['shape' => 'ladder', 'rungs' => [], 'setpoints' => ['cool' => 23, 'heat' => 21]]];
         yield 'no air' => [['shape' => 'psychrometric', 'spots' => [], 'lines_of' => []]];
         yield 'no cause' => [['shape' => 'ranking', 'features' => [['name' => 'SH', 'value' => 1]], 'causes' => []]];
         yield 'nothing in the column' => [['shape' => 'column', 'filled' => 0, 'parts' => []]];

@@ -42,6 +42,7 @@ test('the three pages of a machine on a phone, nothing wider than the screen, no
   await expect(page.locator('.rail .stopped').first()).toBeVisible()
   await fits()
   await page.locator('.rail button', { hasText: 'Does it do what the controls call for?' }).click()
+  await page.getByRole('tab', { name: 'Note' }).click()
   await expect(page.getByLabel('Note')).toBeVisible()
   await fits()
 })

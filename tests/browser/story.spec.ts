@@ -178,10 +178,11 @@ test('a doubted reading is struck and counts no longer', async ({ page }) => {
   await expect(gate(page, RUN)).toContainText('read the running amps')
 })
 
-test('a note stands on the tape where there is no bench yet', async ({ page }) => {
+test('a note stands on the tape', async ({ page }) => {
   await signIn(page)
   await openMachine(page, 'RTU-1')
   await gate(page, 'Does it do what the controls call for?').getByRole('button').click()
+  await page.getByRole('tab', { name: 'Note' }).click()
   await page.getByLabel('Note').fill('Settling, 3 °F in 5 min.')
   await page.getByRole('button', { name: 'Save note' }).click()
   await expect(page.locator('.slip').first()).toContainText('Settling, 3 °F in 5 min.')

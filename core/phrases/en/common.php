@@ -46,6 +46,7 @@ return [
             'weighed_total' => 'weighed total', 'in_now' => 'in it now', 'in_then' => 'with the next step', 'of_rcl' => 'of the RCL', 'of_quarter_lfl' => 'of a quarter of LFL',
             'feature_evap' => 'evap', 'feature_cond' => 'cond', 'feature_superheat' => 'SH', 'feature_subcooling' => 'SC', 'feature_split' => 'split', 'feature_amps' => 'amps',
             'air' => 'this air', 'return_air' => 'return', 'should_leave' => 'should leave', 'leaves' => 'supply', 'outdoor_air' => 'outdoor air', 'wanted' => 'wanted', 'amps_now' => 'now', 'amps_then' => 'then', 'static_return' => 'return', 'static_filter' => 'filter', 'static_coil' => 'coil', 'static_supply' => 'supply',
+            'rung_cool' => 'cool', 'rung_heat' => 'heat', 'rung_reheat' => 'reheat',
             'cause_low_charge' => 'low charge', 'cause_overcharge' => 'overcharge', 'cause_liquid_restriction' => 'liquid line restriction', 'cause_low_indoor_air' => 'low indoor air', 'cause_low_condenser_air' => 'low condenser air',
             'cause_non_condensable' => 'air in it', 'cause_not_pumping' => 'not pumping', 'cause_overfeeding' => 'overfeeding', 'cause_underfeeding' => 'underfeeding', 'cause_high_load' => 'high load',
         ],
@@ -55,6 +56,8 @@ return [
         ],
         'feature' => ['evap' => 'Evaporating temperature', 'cond' => 'Condensing temperature', 'superheat' => 'Superheat', 'subcooling' => 'Subcooling', 'split' => 'Air split', 'amps' => 'Amps'],
         'opening' => ['supply' => 'supply', 'return' => 'return'],
+        'stage' => ['cool' => 'cooling stage', 'heat' => 'heating stage', 'reheat' => 'reheat stage'],
+        'call' => ['fan' => 'fan', 'cool1' => 'first-stage cooling', 'cool2' => 'second-stage cooling', 'heat1' => 'first-stage heat', 'heat2' => 'second-stage heat', 'economizer' => 'economizer', 'ventilation' => 'ventilation', 'dehumidify' => 'dehumidify', 'emergency_heat' => 'emergency heat', 'defrost' => 'defrost', 'emergency_off' => 'emergency stop'],
         'duct_part' => ['return' => 'return duct', 'filter' => 'filter', 'coil' => 'coil', 'supply' => 'supply duct'],
         'evidence' => [
             'meter_abc' => 'the rotation meter reads A-B-C',

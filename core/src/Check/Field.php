@@ -61,6 +61,8 @@ final class Field
     public string $bareUnit = '';
     /** Filled from the record and never typed. */
     public bool $brought = false;
+    /** A list of nothing says something (nothing came, nothing stands). */
+    public bool $mayBeEmpty = false;
     /** A date and a time. */
     public bool $isMoment = false;
     /** Filled by the type of the job. */
@@ -295,6 +297,12 @@ final class Field
             $f->min = 0.0;
             $f->aboveMin = true;
         });
+    }
+
+    /** A list of nothing is given, not left out. */
+    public function orNone(): self
+    {
+        return $this->with(fn (self $f) => $f->mayBeEmpty = true);
     }
 
     public function takesFractions(): self

@@ -284,7 +284,7 @@ final class InputReader
     private static function absent(Field $field, mixed $raw): bool
     {
         return $raw === null
-            || ($raw === [] && $field->type->isList())
+            || ($raw === [] && $field->type->isList() && ! $field->mayBeEmpty)
             || (is_string($raw) && trim($raw) === '');
     }
 

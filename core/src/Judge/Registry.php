@@ -9,6 +9,7 @@ use IronStart\Core\Charge;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Compressor;
 use IronStart\Core\Condensate;
+use IronStart\Core\Controls;
 use IronStart\Core\Diagnose;
 use IronStart\Core\Dry;
 use IronStart\Core\Entry;
@@ -74,6 +75,12 @@ final class Registry
         'heat.rise' => Heat\Rise::class,
         'heat.electric' => Heat\Electric::class,
         'heat.heat_pump' => Heat\HeatPump::class,
+        'controls.staging' => Controls\Staging::class,
+        'controls.leaving_air' => Controls\LeavingAir::class,
+        'controls.terminals' => Controls\Terminals::class,
+        'controls.settings' => Controls\Settings::class,
+        'controls.sequence' => Controls\Sequence::class,
+        'controls.alarms' => Controls\Alarms::class,
         'condensate.trap' => Condensate\Trap::class,
         'condensate.float' => Condensate\FloatSwitch::class,
         'piping.reuse' => Piping\Reuse::class,

@@ -144,7 +144,7 @@ final class TablesTest extends TestCase
                 $asked = [...$asked, ...FactPlace::at($gate, $type, $built)];
             }
         }
-        self::assertSame([], array_values(array_intersect($asked, ['first_start', 'warm_up', 'flammable', 'wiring', 'dials', 'motor_taps', 'pair', 'field_bus', 'alarms', 'duct_detector'])));
+        self::assertSame([], array_values(array_intersect($asked, ['first_start', 'warm_up', 'flammable', 'wiring', 'dials', 'motor_taps', 'pair', 'field_bus', 'duct_detector'])));
         $all = CheckTable::checks();
         self::assertSame([8], FactPlace::of('first_start', JobType::Rooftop, $all));
         self::assertSame([], FactPlace::of('field_bus', JobType::Compressor, $all));
@@ -152,6 +152,7 @@ final class TablesTest extends TestCase
         self::assertSame([3], FactPlace::of('drain', JobType::Condensing, $built));
         self::assertSame([], FactPlace::of('drain', JobType::Rooftop, $built));
         self::assertSame([7], FactPlace::of('temporary_supply', JobType::Vrf, $built));
+        self::assertSame([11], FactPlace::of('alarms', JobType::Vrf, $built));
         self::assertSame([10], FactPlace::of('gas_heat', JobType::Compressor, $built), 'heat is called again');
     }
 

@@ -31,7 +31,7 @@ final class GateSpeakerTest extends TestCase
         self::assertSame('Waiting on everything else.', $lines[11]->sentence);
         self::assertSame(['check' => 'charge.state', 'subject' => 'circuit:A', 'todo' => 'read superheat and subcooling (circuit A)'], $lines[8]->missing[0]);
         self::assertSame(['check' => 'air.split', 'subject' => 'machine', 'todo' => 'read the temperature split'], $lines[9]->missing[0]);
-        self::assertSame(['check' => 'controls.terminals', 'subject' => 'machine', 'todo' => 'check the thermostat terminals (not in this version yet)'], $lines[10]->missing[0]);
+        self::assertSame(['check' => 'controls.terminals', 'subject' => 'machine', 'todo' => 'check the thermostat terminals'], $lines[10]->missing[0]);
     }
 
     public function testTheDecidingVerdictSpeaksForItsGate(): void

@@ -64,6 +64,16 @@ export type Drawing =
       spots: { name: string; x: number; y: number }[]
     }
   | {
+      shape: 'ladder'
+      /** Temperatures in °C, shown in these units. */
+      units: string
+      rungs: { name: string; n: number; kind: string; on: number; off: number; busiest: number | null }[]
+      setpoints: { cool: number; heat: number }
+      economizer: number | null
+      /** Hour, room and outdoors. */
+      trace: [number, number, number][]
+    }
+  | {
       shape: 'ranking'
       /** What was read: how far off, in tolerances. */
       features: { name: string; value: number }[]

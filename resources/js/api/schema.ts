@@ -1469,7 +1469,7 @@ export interface components {
         };
         /** @description One field of a check. */
         FieldView: {
-            /** @description A date and a time. */
+            /** @description A list of nothing may be told: nothing came, nothing stands. */
             name: string;
             type: string;
             need: string;
@@ -1497,6 +1497,7 @@ export interface components {
             orFlag: string;
             length: number;
             moment?: boolean;
+            orNone: boolean;
         };
         /** @description What begins with the words. */
         FoundListView: {

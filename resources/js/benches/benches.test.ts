@@ -85,6 +85,7 @@ function sample(field: FieldView): Draft['values'][string] {
   if (field.type === 'number' || field.type === 'count') return { text: '2', unit: '' }
   if (field.type === 'flag') return true
   if (field.type === 'texts' || field.type === 'numbers') return 'x, y'
+  if (field.type === 'raw') return '55 degF'
   return field.options[0] ?? 'text'
 }
 const prefillOf = (spec: BenchSpec) =>
@@ -371,7 +372,8 @@ describe('the questions and their benches', () => {
     expect(tabOf('compressor.windings', 'compressor:C2')).toEqual({ gate: 7, tab: 'windings' })
     expect(tabOf('charge.state', 'circuit:A')).toEqual({ gate: 9, tab: 'chargeState' })
     expect(tabOf('air.split', 'machine')).toEqual({ gate: 10, tab: 'split' })
-    expect(tabOf('controls.staging', 'machine')).toBeNull()
+    expect(tabOf('controls.staging', 'machine')).toEqual({ gate: 11, tab: 'staging' })
+    expect(tabOf('run.first_start', 'machine')).toBeNull()
   })
   it('leave no check without a bench, and no two benches with one name', () => {
     const benched = new Set(BENCHES.flatMap((spec) => spec.parts.map((p) => p.check)))

@@ -1,5 +1,5 @@
 import type { CheckView, FieldView } from '@/api/client'
-import { fromWire, toWire, type Typed } from '@/lib/reading'
+import { fromWire, settingText, settingWire, toWire, type Typed } from '@/lib/reading'
 
 /** What stands in one control. */
 export type Entered = Typed | string | number | boolean | undefined
@@ -23,6 +23,9 @@ export type Draft = {
   otherPlate: boolean
 }
 
+/** A list of nothing, told as such. */
+export const NONE: Typed = { text: '', unit: '', flag: true }
+
 export const freshDraft = (): Draft => ({ values: {}, rows: {}, otherPlate: false })
 
 export type Input = Record<string, unknown>
@@ -31,7 +34,8 @@ export type Applies = (list: string, item: Input, member: string) => boolean
 
 /** The member that names an item of a list; none where items go by their place. */
 export const keyOf = (field: FieldView): string =>
-  ['id', 'name'].find((key) => field.fields.some((f) => f.name === key && f.need === 'structural')) ?? ''
+  ['id', 'name', 'call'].find((key) => field.fields.some((f) => f.name === key && f.need === 'structural')) ??
+  ''
 
 export const isTyped = (value: Entered): boolean =>
   typeof value === 'object'
@@ -59,7 +63,7 @@ export function valueAt(input: unknown, path: string): unknown {
   for (const part of path.split('.')) {
     if (typeof at !== 'object' || at === null) return undefined
     at = Array.isArray(at)
-      ? at.find((item: Input, i) => item.id === part || item.name === part || String(i) === part)
+      ? at.find((item: Input, i) => [item.id, item.name, item.call, String(i)].includes(part))
       : (at as Input)[part]
   }
   return at
@@ -69,13 +73,14 @@ export function valueAt(input: unknown, path: string): unknown {
 export function wireOf(field: FieldView, entered: Entered): unknown {
   if (!isTyped(entered) || entered === undefined) return undefined
   if (typeof entered === 'object') {
-    if (entered.flag === true) return { [field.orFlag]: true }
+    if (entered.flag === true) return field.orFlag === '' ? [] : { [field.orFlag]: true }
     if (field.type === 'quantity') return toWire(entered)
     const text = entered.text.trim()
     return Number.isFinite(Number(text)) ? Number(text) : text
   }
   if (typeof entered !== 'string') return entered
   const text = entered.trim()
+  if (field.type === 'raw') return settingWire(text, field.name === 'tolerance')
   if (!['texts', 'numbers', 'words'].includes(field.type)) return text
   const parts = text.split(/\s*[,;]\s*/).filter(Boolean)
   const isBare = field.type === 'numbers' && field.kind === ''
@@ -94,7 +99,8 @@ export function enteredOf(field: FieldView, value: unknown): Entered {
   }
   if (field.type === 'number' || field.type === 'count')
     return value === undefined || value === null ? undefined : { text: String(value), unit: '' }
-  if (Array.isArray(value)) return value.map(String).join(', ')
+  if (field.type === 'raw') return settingText(value)
+  if (Array.isArray(value)) return value.length === 0 && field.orNone ? NONE : value.map(String).join(', ')
   return typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean'
     ? value
     : undefined
@@ -210,7 +216,7 @@ export function inputOf(
   for (const { path, field } of listsOf(check)) {
     const list = rowsOf(check, field, prefill, draft, applies, path).map((row) => row.item)
     // A list whose items go by their place stands as it is known until one is typed.
-    if (list.length > 0) put(input, path, list)
+    if (list.length > 0 || (field.orNone && isTyped(draft.values[path]))) put(input, path, list)
   }
   return { ...input, ...fixed }
 }
@@ -242,8 +248,10 @@ export function draftOf(check: CheckView, prefill: Input, input: Input): Draft {
     const known = keysOf(check, field, prefill, draft, path)
     items(valueAt(input, path)).forEach((item, i) => {
       const own = name === '' ? String(i) : String(item[name])
-      const key = known.includes(own) ? own : `+${i + 1}`
-      if (key !== own) (draft.rows[path] ??= []).push(key)
+      // What goes by one of a few words has its row by that word.
+      const isWord = field.fields.some((member) => member.name === name && member.type === 'word')
+      const key = known.includes(own) || isWord ? own : `+${i + 1}`
+      if (!known.includes(own)) (draft.rows[path] ??= []).push(key)
       const all = items(valueAt(prefill, path))
       const before =
         name === '' ? all[known.includes(own) ? i : -1] : all.find((one) => String(one[name]) === own)
@@ -256,6 +264,7 @@ export function draftOf(check: CheckView, prefill: Input, input: Input): Draft {
     })
     // More was carried on since than stood in it.
     const count = items(valueAt(input, path)).length
+    if (field.orNone && count === 0 && valueAt(input, path) !== undefined) draft.values[path] = NONE
     if (name === '') for (const key of known.slice(count)) draft.values[`${path}.${key}`] = false
   }
   return draft

@@ -1,6 +1,7 @@
 import { airflow, airPoint, fanDrive, mix, split, statics } from './air/air'
 import { acid, insulation, windings } from './compressor/compressor'
 import { float, trap } from './condensate/condensate'
+import { alarms, leavingAir, sequence, settings, staging, terminals } from './controls/controls'
 import {
   flush,
   hotWork,
@@ -137,11 +138,15 @@ export const GATES: Record<number, Tab[]> = {
     of(airPoint),
     NOTE,
   ],
+  11: [of(terminals), of(settings), of(staging), of(leavingAir), of(sequence), of(alarms), NOTE],
   12: [{ id: 'leave' }, of(owner), NOTE],
 }
 
 /** Benches that stand only where they are asked for, or were used: not every unit hangs on a generator. */
 export const SELDOM = [
+  'staging',
+  'leavingAir',
+  'alarms',
   'heatPump',
   'gasPressure',
   'gasRate',

@@ -7,7 +7,16 @@ export type Item = Record<string, unknown>
 export type Context = { draft: Draft; tape: TapeEntry[]; items: Record<string, Item[]> }
 
 /** A column of a table by part; where it does not apply to a part, it is not asked of it. */
-export type Column = { field: string; when?: (item: Item, context: Context) => boolean }
+export type Column = {
+  field: string
+  when?: (item: Item, context: Context) => boolean
+  /** What stands there may be taken over by a press: what came on is mostly what should. */
+  as?: string
+  /** Told to be empty nowhere here. */
+  some?: boolean
+  /** Behind a press until something stands in it. */
+  seldom?: boolean
+}
 
 /** A row has a meaning and no layout of its own. */
 export type Row =
@@ -29,6 +38,8 @@ export type Row =
       file: boolean
       ends: string[]
       of?: (item: Item) => boolean
+      /** A field of words: each that is pressed has its row. */
+      from?: string
     }
   | { row: 'walked' }
 
@@ -91,6 +102,7 @@ export const table = (
     file?: boolean
     ends?: string[]
     of?: (item: Item) => boolean
+    from?: string
   } = {},
 ): Row => ({
   row: 'table',
@@ -103,6 +115,7 @@ export const table = (
   file: more.file ?? false,
   ends: more.ends ?? [],
   ...(more.of === undefined ? {} : { of: more.of }),
+  ...(more.from === undefined ? {} : { from: more.from }),
 })
 
 /** The fields a bench's rows name, members of a table as `list.member`. */

@@ -6,6 +6,7 @@ import DrawnBars from './DrawnBars.vue'
 import DrawnColumn from './DrawnColumn.vue'
 import DrawnCurve from './DrawnCurve.vue'
 import DrawnDome from './DrawnDome.vue'
+import DrawnLadder from './DrawnLadder.vue'
 import DrawnPsychrometric from './DrawnPsychrometric.vue'
 import DrawnRanking from './DrawnRanking.vue'
 import DrawnScene from './DrawnScene.vue'
@@ -42,6 +43,7 @@ const ground = computed(() => (props.second?.shape === 'legs' ? props.second.gro
   <DrawnColumn v-else-if="drawing?.shape === 'column'" :drawing="drawing" />
   <DrawnStairs v-else-if="drawing?.shape === 'stairs'" :drawing="drawing" />
   <DrawnPsychrometric v-else-if="drawing?.shape === 'psychrometric'" :drawing="drawing" />
+  <DrawnLadder v-else-if="drawing?.shape === 'ladder'" :drawing="drawing" />
   <DrawnRanking v-else-if="drawing?.shape === 'ranking'" :drawing="drawing" />
   <DrawnBars v-else-if="drawing?.shape === 'bars'" :drawing="drawing" />
   <PhaseClock

@@ -16,6 +16,7 @@ import DrawnBars from './DrawnBars.vue'
 import DrawnColumn from './DrawnColumn.vue'
 import DrawnCurve from './DrawnCurve.vue'
 import DrawnDome from './DrawnDome.vue'
+import DrawnLadder from './DrawnLadder.vue'
 import DrawnPsychrometric from './DrawnPsychrometric.vue'
 import DrawnRanking from './DrawnRanking.vue'
 import DrawnShape from './DrawnShape.vue'
@@ -203,6 +204,87 @@ describe('stairs', () => {
         .find('.limit')
         .exists(),
     ).toBe(false)
+  })
+})
+
+describe('a ladder of stages', () => {
+  const f = (degrees: number) => (degrees - 32) / 1.8
+  const rung = (name: string, n: number, on: number, off: number) => ({
+    name,
+    n,
+    kind: name,
+    on: f(on),
+    off: f(off),
+    busiest: null,
+  })
+  const ladder: Of<'ladder'> = {
+    shape: 'ladder',
+    units: 'us',
+    rungs: [rung('cool', 1, 75.5, 74.5), rung('cool', 2, 77, 76), rung('heat', 1, 68.5, 69.5)],
+    setpoints: { cool: f(74), heat: f(70) },
+    economizer: null,
+    trace: [],
+  }
+  const drawn = (more: Partial<Of<'ladder'>> = {}) =>
+    mount(DrawnLadder, { props: { drawing: { ...ladder, ...more } }, global })
+  const press = async (on: ReturnType<typeof drawn>, key: string, times: number) => {
+    for (let i = 0; i < times; i++) await on.find('[role=slider]').trigger('keydown', { key })
+    return on.find('.told').text()
+  }
+  it('has heat left of cooling, each from where it goes off to where it comes on', () => {
+    expect(
+      drawn()
+        .findAll('.word')
+        .map((one) => one.text()),
+    ).toEqual(['heat 1', 'cool 1', 'cool 2'])
+    expect(drawn().find('[role=img]').attributes('aria-label')).toContain('cool 1 on at 75.5°, off at 74.5°')
+    const y = (one: DOMWrapper<Element>) => Number(one.attributes('y1'))
+    const [heat, cool] = drawn().findAll('.edge')
+    expect(y(heat!)).toBeGreaterThan(y(cool!))
+  })
+  it('brings its stages on and lets them go as the temperature is moved', async () => {
+    const one = drawn()
+    expect(one.find('.told').text()).toBe('72°: nothing runs')
+    expect(await press(one, 'ArrowUp', 7)).toBe('75.5°: nothing runs')
+    expect(await press(one, 'ArrowUp', 1)).toBe('76°: cool 1 on')
+    expect(await press(one, 'ArrowUp', 3)).toBe('77.5°: cool 1, cool 2 on')
+    expect(await press(one, 'ArrowDown', 3)).toBe('76°: cool 1, cool 2 on')
+    expect(await press(one, 'ArrowDown', 1)).toBe('75.5°: cool 1 on')
+    expect(await press(one, 'PageDown', 1)).toBe('73.5°: nothing runs')
+    expect(await press(one, 'ArrowDown', 11)).toBe('68°: heat 1 on')
+    expect(one.find('[role=slider]').attributes('aria-valuenow')).toBe('68')
+    expect(await press(one, 'Tab', 1)).toBe('68°: heat 1 on')
+  })
+  it('goes no further than its scale, and starts anew with other set points', async () => {
+    const one = drawn()
+    expect(await press(one, 'PageUp', 9)).toContain('78.8°')
+    await one.setProps({ drawing: { ...ladder, setpoints: { cool: f(76), heat: f(70) } } })
+    expect(one.find('.told').text()).toBe('73°: nothing runs')
+  })
+  it('is dragged by the height of the press', async () => {
+    const one = drawn()
+    const frame = one.find('svg').element as SVGSVGElement
+    frame.getBoundingClientRect = () => ({ top: 0, height: 318 }) as DOMRect
+    const cool = Number(one.findAll('.edge')[1]!.attributes('y1'))
+    await one.find('svg').trigger('pointermove', { clientY: cool - 20 })
+    expect(one.find('.told').text()).toBe('72°: nothing runs')
+    await one.find('svg').trigger('pointerdown', { clientY: cool - 20 })
+    expect(one.find('.told').text()).toContain('cool 1 on')
+    await one.find('svg').trigger('pointerup')
+    await one.find('svg').trigger('pointermove', { clientY: 262 })
+    expect(one.find('.told').text()).toContain('cool 1 on')
+  })
+  it('has the day under it, with what starts how often', () => {
+    expect(drawn().find('.day').exists()).toBe(false)
+    const one = drawn({
+      rungs: [{ ...rung('cool', 1, 75.5, 74.5), busiest: 7 }],
+      trace: [
+        [0, f(72), f(80)],
+        [12, f(76), f(95)],
+      ],
+    })
+    expect(one.find('.day').attributes('d')).toMatch(/^M58\.0 [\d.]+ L/)
+    expect(one.findAll('.told')[1]!.text()).toBe('cool 1: 7 starts in its busiest hour')
   })
 })
 
@@ -631,6 +713,18 @@ describe('what a judgement gives to be drawn', () => {
       'psychrometric',
       { shape: 'psychrometric', lines_of: [], joined: false, units: 'us', spots: [] },
       DrawnPsychrometric,
+    ],
+    [
+      'ladder',
+      {
+        shape: 'ladder',
+        units: 'us',
+        rungs: [],
+        setpoints: { cool: 23, heat: 21 },
+        economizer: null,
+        trace: [],
+      },
+      DrawnLadder,
     ],
     ['ranking', { shape: 'ranking', features: [], causes: [], limit: 0.4 }, DrawnRanking],
     ['column', { shape: 'column', parts: [], filled: 0, is: 'plain' }, DrawnColumn],

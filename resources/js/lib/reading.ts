@@ -31,6 +31,29 @@ export function toWire(typed: Typed | undefined): string | undefined {
   return /\s/.test(text) ? text.replace(/\s+/, ' ') : `${text} ${typed.unit}`
 }
 
+/**
+ * A value of no kind known beforehand, such as a setting of a controller, as the server reads it: "74 °F" and "74 F" are
+ * one figure in a unit; whatever else stands there stays a text. A tolerance of temperatures is a difference of them.
+ */
+export function settingWire(text: string, isDifference: boolean): string {
+  const [, figure = '', sign = ''] = /^([-+]?\d[\d.]*)\s*(\S.*)$/.exec(text) ?? []
+  const plain = (one: string) => one.replaceAll(/[°Δ\s]/g, '').toLowerCase()
+  const units = Object.keys(signs).filter((unit) =>
+    [unit, signs[unit] ?? ''].some((one) => plain(one) === plain(sign)),
+  )
+  const unit = units.find((one) => one.startsWith('delta_') === isDifference) ?? units[0]
+  return figure === '' || unit === undefined ? text : `${figure} ${unit}`
+}
+
+/** Such a value as it stands in its box. */
+export function settingText(value: unknown): string | undefined {
+  const typed = fromWire(value)
+  if (typed === undefined) return value === undefined || value === null ? undefined : String(value)
+  return typeof value === 'string' && signs[typed.unit] === undefined
+    ? value
+    : `${typed.text} ${shownUnit(typed.unit)}`
+}
+
 /** A wire text or object as it is shown in a box. */
 export function fromWire(value: unknown): Typed | undefined {
   if (typeof value === 'string') {

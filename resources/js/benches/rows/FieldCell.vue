@@ -8,7 +8,7 @@ import { short } from '@/drawings/figures'
 import { firstUnit, type Typed } from '@/lib/reading'
 import { useSession } from '@/stores/session'
 import { useBench } from '../bench'
-import { enteredOf, fillFrom, valueAt, type Entered } from '../entered'
+import { enteredOf, fillFrom, NONE, valueAt, type Entered } from '../entered'
 import { localMinute } from './taking'
 
 /** The control of one field: a figure, words to press, a text, by what the check says of it. */
@@ -22,6 +22,8 @@ const props = defineProps<{
   series?: string[]
   /** Words to press instead of a figure, where they are known. */
   choices?: { value: string; text: string }[]
+  /** It is not told here that there is none. */
+  some?: boolean
   /** Where figures pasted at once make rows of their own. */
   paste?: (figures: string[]) => void
 }>()
@@ -106,6 +108,11 @@ const several = computed<string[]>({
   get: () => text.value.split(', ').filter(Boolean),
   set: (next) => (value.value = next.join(', ')),
 })
+/** A list of words or of a text's parts that may be told to be empty. */
+const noneAt = computed({
+  get: () => value.value === NONE || (typeof value.value === 'object' && value.value.flag === true),
+  set: (on) => (value.value = on ? NONE : undefined),
+})
 const flagged = computed({
   get: () => typed.value.flag === true,
   set: (on) => (value.value = on ? { text: '', unit: typed.value.unit, flag: true } : undefined),
@@ -126,6 +133,10 @@ const stacked = computed(
     >
       <input v-model="several" type="checkbox" :value="String(one.value)" />{{ one.text }}
     </label>
+    <label v-if="field.orNone" :class="{ on: noneAt }">
+      <input v-model="noneAt" type="checkbox" />{{ t('bench.none') }}
+    </label>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </fieldset>
   <ChoiceField
     v-else-if="(choices || !isFigure) && options.length > 0 && options.length <= SHOWN_AS_BUTTONS"
@@ -163,11 +174,11 @@ const stacked = computed(
       ><input v-model="flagged" type="checkbox" /> {{ t(`orFlag.${field.orFlag as 'open_circuit'}`) }}</label
     >
   </div>
-  <div v-else class="text" :class="{ compact }">
+  <div v-else class="text" :class="{ compact, wide: field.type === 'texts' }">
     <label :for="id"
       >{{ shown }}<small v-if="field.help && !compact">{{ field.help }}</small></label
     >
-    <div :class="{ moment: field.moment }">
+    <div :class="{ moment: field.moment || field.orNone }">
       <input
         :id="id"
         v-model="text"
@@ -186,6 +197,11 @@ const stacked = computed(
       >
         {{ t('bench.now') }}
       </button>
+      <label v-if="field.orNone && !some" class="flag"
+        ><input v-model="noneAt" type="checkbox" :aria-label="`${t('bench.none')}, ${shown}`" />
+        {{ t('bench.none') }}</label
+      >
+      <slot />
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </div>
@@ -207,7 +223,9 @@ const stacked = computed(
   gap: 6px;
   min-height: 44px;
 }
-.flag input {
+.flag input,
+.text .flag input {
+  flex: none;
   width: 22px;
   height: 22px;
 }

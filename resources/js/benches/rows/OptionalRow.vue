@@ -61,12 +61,12 @@ function take() {
   border-left: 3px solid var(--rule);
 }
 legend {
-  padding: 4px 0;
+  padding: 10px 0 8px;
   font: 600 18px/1.2 var(--figures);
 }
 .less {
   position: absolute;
-  top: -4px;
+  top: -22px;
   right: 0;
   min-height: 44px;
   border: 0;

@@ -5,7 +5,7 @@ import type { FieldView } from '@/api/client'
 import { firstUnit } from '@/lib/reading'
 import { useSession } from '@/stores/session'
 import { useBench } from '../bench'
-import { fillFrom, isTyped, keyOf, keysOf, listsOf, valueAt } from '../entered'
+import { fillFrom, isTyped, keyOf, keysOf, listsOf, NONE, valueAt } from '../entered'
 import type { Column, Item, Row } from '../spec'
 import LoggerDialog from '../logger/LoggerDialog.vue'
 import { fill, set, type LoggerRead, type Mapping } from '../logger/logger'
@@ -53,11 +53,11 @@ function itemOf(name: string): Item {
 }
 /** What is pressed in the row itself decides what else it is asked. */
 function typedOf(name: string): Item {
-  const words = (list.value?.fields ?? []).filter((f) => f.type === 'word')
+  const words = (list.value?.fields ?? []).filter((f) => ['word', 'text', 'texts'].includes(f.type))
   return Object.fromEntries(
     words.flatMap((f) => {
       const pressed = bench.draft.value.values[at(name, f.name)]
-      return pressed === undefined ? [] : [[f.name, pressed]]
+      return pressed === undefined || pressed === '' ? [] : [[f.name, pressed]]
     }),
   )
 }
@@ -83,9 +83,13 @@ function member(name: string): FieldView | undefined {
   return list.value?.fields.find((f) => f.name === name)
 }
 
+/** Rows of which also what is seldom told stands there. */
+const opened = ref(new Set<string>())
+const hasMore = (name: string) => props.of.columns.some((column) => column.seldom) && !opened.value.has(name)
+
 function columnsOf(name: string): { column: Column; field: FieldView }[] {
   const item = itemOf(name)
-  const columns = added(name)
+  const columns: Column[] = added(name)
     ? [
         ...(key.value === '' ? [] : [{ field: key.value }]),
         ...(list.value?.fields ?? [])
@@ -101,8 +105,9 @@ function columnsOf(name: string): { column: Column; field: FieldView }[] {
     : props.of.columns
   return columns.flatMap((column) => {
     const field = member(column.field)
-    const applies = (column as Column).when?.(item, bench.context.value) !== false
-    return field === undefined || !applies ? [] : [{ column, field }]
+    const applies = column.when?.(item, bench.context.value) !== false
+    const isBack = column.seldom === true && !opened.value.has(name) && item[column.field] === undefined
+    return field === undefined || !applies || isBack ? [] : [{ column, field }]
   })
 }
 
@@ -234,6 +239,49 @@ function drop() {
   whole.value = false
 }
 
+/** Each word that is pressed elsewhere has its row; what was typed in one that is left out is kept for when it comes back. */
+const wanted = computed(() => {
+  const from = props.of.from
+  if (from === undefined) return undefined
+  const typed = bench.draft.value.values[from]
+  const known = valueAt(bench.prefill.value, from)
+  const words =
+    typeof typed === 'string'
+      ? typed.split(', ').filter(Boolean)
+      : Array.isArray(known)
+        ? known.map(String)
+        : []
+  return words.length === 0 && typed === undefined && known === undefined ? undefined : words
+})
+watch(
+  wanted,
+  (words) => {
+    const rows = bench.draft.value.rows[props.of.list] ?? []
+    if (words !== undefined && words.join() !== rows.join()) bench.draft.value.rows[props.of.list] = words
+  },
+  { immediate: true },
+)
+/** A row's name as it is pressed elsewhere. */
+const titled = (name: string) => {
+  const field = member(key.value)
+  return field?.optionWords[field.options.indexOf(name)] ?? name
+}
+
+/** That there is none is told as well. */
+const none = computed({
+  get: () => isTyped(bench.draft.value.values[props.of.list]),
+  set: (on) => {
+    if (on) bench.draft.value.values[props.of.list] = NONE
+    else delete bench.draft.value.values[props.of.list]
+  },
+})
+/** What stands in the one box is put into the other. */
+function takeOver(name: string, from: string, to: string) {
+  bench.draft.value.values[at(name, to)] =
+    bench.draft.value.values[at(name, from)] ??
+    (Array.isArray(itemOf(name)[from]) ? (itemOf(name)[from] as string[]).join(', ') : undefined)
+}
+
 const importing = ref(false)
 function takeFile(points: LoggerRead['points'], mapping: Mapping, source: string) {
   if (list.value === undefined) return
@@ -264,13 +312,13 @@ const isUsed = (name: string) =>
       :key="name"
       class="part"
       role="group"
-      :aria-label="added(name) || key === '' ? list?.label : name"
+      :aria-label="added(name) || key === '' ? list?.label : titled(name)"
     >
       <button v-if="folded > 0 && i === ENDS" type="button" class="folded" @click="whole = true">
         {{ t('logger.folded', folded) }}
       </button>
       <p class="name">
-        <template v-if="key !== '' && !added(name)">{{ name }}</template>
+        <template v-if="key !== '' && !added(name)">{{ titled(name) }}</template>
         <template v-else-if="key === ''">{{ shown.indexOf(name) + 1 }}</template>
         <small v-if="factsOf(name)">{{ factsOf(name) }}</small>
         <button v-if="added(name) || key === ''" type="button" class="less" @click="take(name)">
@@ -280,19 +328,43 @@ const isUsed = (name: string) =>
       </p>
       <div class="cells">
         <FieldCell
-          v-for="{ field } in columnsOf(name)"
+          v-for="{ field, column } in columnsOf(name)"
           :key="field.name"
           :field="field"
           :at="at(name, field.name)"
           :paste="(figures: string[]) => paste(at(name, field.name), figures)"
+          :some="column.some"
           compact
-        />
+        >
+          <button
+            v-if="column.as"
+            type="button"
+            class="press small"
+            @click="takeOver(name, column.as, field.name)"
+          >
+            <span aria-hidden="true">{{ t('bench.as') }}</span><span class="sr-only">{{
+              t('bench.asIs', { what: member(column.as)?.label.toLowerCase() ?? '' })
+            }}</span>
+          </button>
+        </FieldCell>
+        <button v-if="hasMore(name)" type="button" class="press small" @click="opened.add(name)">
+          {{ t('bench.moreOf') }}
+        </button>
       </div>
     </div>
     <p v-if="others.length > 0" class="others">{{ t('bench.notAsked', { names: others.join(', ') }) }}</p>
-    <button v-if="of.grows || keys.every(added)" type="button" class="press small" @click="add">
+    <button
+      v-if="(of.grows || (keys.every(added) && !of.from)) && !none"
+      type="button"
+      class="press small"
+      @click="add"
+    >
       {{ t('bench.addRow', { what: list?.label.toLowerCase() ?? '' }) }}
     </button>
+    <label v-if="list?.orNone && keys.length === 0" class="none"
+      ><input v-model="none" type="checkbox" />
+      {{ t('bench.noneOf', { what: list.label.toLowerCase() }) }}</label
+    >
     <button v-if="isTimed && (!hasRead || began)" type="button" class="press small" @click="takeNow">
       {{ t('bench.takeReading') }}
     </button>
@@ -331,6 +403,15 @@ small {
   flex: 1 1 68px;
   min-width: 0;
 }
+.cells > :deep(.text) {
+  flex: 1 1 130px;
+}
+.cells > :deep(.text.wide) {
+  flex: 1 1 240px;
+}
+.cells > .press {
+  flex: none;
+}
 .cells > :deep(.choice) {
   flex: 0 1 auto;
 }
@@ -351,6 +432,17 @@ small {
   padding: 8px 0;
   font-size: 15px;
   color: var(--iron-soft);
+}
+.none {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 46px;
+  margin: 8px 8px 0 0;
+}
+.none input {
+  width: 22px;
+  height: 22px;
 }
 .less {
   min-width: 44px;

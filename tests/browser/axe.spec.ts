@@ -85,7 +85,14 @@ for (const theme of ['light', 'dark'] as const) {
   test(`the other benches of Power are sound, ${theme}`, async ({ page }) => {
     await machine(page, theme)
     await page.getByRole('button', { name: 'More', exact: true }).click()
-    await tabs(page, ['Windings', 'Megohms', 'Nameplate math', 'Temporary power', 'Shared feeder'])
+    await tabs(page, [
+      'Windings',
+      'Megohms',
+      'Nameplate math',
+      'Temporary power',
+      'Shared feeder',
+      'Root cause',
+    ])
   })
 
   test(`the benches of Run are sound, ${theme}`, async ({ page }) => {

@@ -23,12 +23,14 @@ use App\Models\PutBack;
 use App\Models\User;
 use App\Queries\LockBoard;
 use App\Queries\MachineScreen;
+use App\Queries\WholeJob;
 use App\Refusals\Refusal;
 use App\Views\LockBoardView;
 use App\Views\MachineView;
 use App\Views\NewsView;
 use App\Views\ProblemView;
 use App\Views\RecordedView;
+use App\Views\WholeJobView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -55,6 +57,12 @@ final class MachineController
     public function locks(Machine $machine, LockBoard $board): JsonResponse
     {
         return Reply::with($board->around($machine));
+    }
+
+    #[OA\Get(path: '/api/v1/machines/{machine}/whole', operationId: 'whole', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'What was recorded on the units of its job, as facts', content: new OA\JsonContent(ref: WholeJobView::class))])]
+    public function whole(Machine $machine, WholeJob $whole): JsonResponse
+    {
+        return Reply::with($whole->around($machine));
     }
 
     #[Writes('/api/v1/machines/{machine}/checks/{check}', 'record', 'machines', 'Recorded', RecordedView::class)]

@@ -13,7 +13,7 @@ return [
         'many' => 'Still need: {first}, and {more} more.',
         'items' => '{count, plural, one {# item to go} other {# items to go}}. Next: {first}.',
     ],
-    'words' => [
+    'words' => (require __DIR__ . '/causes.php') + [
         'leg' => ['ab' => 'L1–L2 (A–B)', 'bc' => 'L2–L3 (B–C)', 'ca' => 'L3–L1 (C–A)'],
         'line' => ['a' => 'L1 (A)', 'b' => 'L2 (B)', 'c' => 'L3 (C)'],
         'pair' => ['ohms_ab' => 'T1–T2', 'ohms_bc' => 'T2–T3', 'ohms_ca' => 'T3–T1'],

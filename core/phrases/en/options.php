@@ -7,8 +7,11 @@ declare(strict_types=1);
  * things, by the check and the field's path. `*` is every other option, `{n}` the option itself.
  */
 $across = ['ab' => 'L1-L2', 'bc' => 'L2-L3', 'ca' => 'L3-L1', 'auto' => 'spread them for me'];
+$causes = require __DIR__ . '/causes.php';
 
 return [
+    'diagnose.root_cause.facts.fact' => $causes['fact'],
+    'diagnose.root_cause.machines.checked' => $causes['what'],
     'meter' => ['abc' => 'A-B-C', 'cba' => 'C-B-A', 'none' => 'not read'],
     'compressor.windings.meter' => ['ohmmeter' => 'ordinary', 'low_ohm' => 'four-wire'],
     'monitor' => ['ok' => 'OK', 'reversed' => 'reverse phase', 'phase_lost' => 'phase loss', 'unbalance' => 'unbalance', 'none' => 'no monitor'],

@@ -64,6 +64,7 @@ final class Registry
         'charge.trim' => Charge\Trim::class,
         'charge.room_limit' => Charge\RoomLimit::class,
         'diagnose.cooling' => Diagnose\Cooling::class,
+        'diagnose.root_cause' => Diagnose\RootCause::class,
         'air.state' => Air\State::class,
         'air.mix' => Air\Mix::class,
         'air.split' => Air\Split::class,

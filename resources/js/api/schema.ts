@@ -407,6 +407,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/whole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["whole"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/checks/{check}": {
         parameters: {
             query?: never;
@@ -2165,6 +2181,15 @@ export interface components {
             cautions: string[];
             basis: string[];
         };
+        /** @description What was recorded on the units of a job, as an input of `diagnose.root_cause`. */
+        WholeJobView: {
+            machines: {
+                [key: string]: unknown;
+            }[];
+            facts: {
+                [key: string]: unknown;
+            }[];
+        };
     };
     responses: never;
     parameters: {
@@ -3074,6 +3099,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LockBoardView"];
+                };
+            };
+        };
+    };
+    whole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was recorded on the units of its job, as facts */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WholeJobView"];
                 };
             };
         };

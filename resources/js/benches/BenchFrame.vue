@@ -21,6 +21,7 @@ import { useCorrecting } from './correcting'
 import { type Draft, draftOf, freshDraft, inputOf, isPristine } from './entered'
 import InstrumentPick from './InstrumentPick.vue'
 import NextLine from './NextLine.vue'
+import { useGathered } from './gathered'
 import { useOpening } from './opening'
 import SheetAdd from './SheetAdd.vue'
 import PastEntry from './PastEntry.vue'
@@ -99,12 +100,14 @@ const pristine = computed(() => isPristine(draft.value))
 const applies = computed(() =>
   appliesIn(props.spec, { draft: draft.value, tape: machine.view?.tape ?? [], items: {} }),
 )
+const gathered = useGathered(props.spec)
 const parts = computed(() =>
   props.spec.parts.map((part, i) => {
     const subject = subjectOf(part.subject)
     // A section nobody tried yet has what its circuit has.
     const filled = (machine.view?.prefill as Filled | undefined)?.[part.check] ?? {}
-    const prefill = filled[subject] ?? filled[`${subject.split('/')[0]}/`] ?? {}
+    const known = filled[subject] ?? filled[`${subject.split('/')[0]}/`] ?? {}
+    const prefill = props.spec.gathers ? { ...known, ...gathered.value } : known
     const view = views.value[i]
     return {
       check: part.check,
@@ -126,7 +129,8 @@ const last = computed<TapeEntry | undefined>(() =>
       e.kind === 'check',
   ),
 )
-const past = computed(() => (pristine.value ? last.value : undefined))
+/** What is gathered anew is judged anew. */
+const past = computed(() => (pristine.value && !props.spec.gathers ? last.value : undefined))
 const pastSecond = computed(() =>
   past.value === undefined
     ? undefined

@@ -19,6 +19,7 @@ import { owner, pipe, prestart, set } from './list/lists'
 import { bulb, flares, insulating, lengths, oldPipe, purge } from './piping/piping'
 import { amps, legRoll } from './power/amps'
 import { circuit, oldCircuit, plate } from './power/circuit'
+import { rootCause } from './power/cause'
 import { control } from './power/control'
 import { lockout, oldLockout, unitLockout } from './power/lockout'
 import { rotation, wheel } from './power/rotation'
@@ -107,6 +108,7 @@ export const GATES: Record<number, Tab[]> = {
     of(plate),
     of(temporary),
     of(sharedFeeder),
+    of(rootCause),
     LOCKS,
     NOTE,
   ],
@@ -144,6 +146,7 @@ export const GATES: Record<number, Tab[]> = {
 
 /** Benches that stand only where they are asked for, or were used: not every unit hangs on a generator. */
 export const SELDOM = [
+  'rootCause',
   'staging',
   'leavingAir',
   'alarms',

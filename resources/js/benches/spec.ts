@@ -14,6 +14,10 @@ export type Column = {
   as?: string
   /** Told to be empty nowhere here. */
   some?: boolean
+  /** One of the names of another table's rows. */
+  among?: string
+  /** It has a line of its own. */
+  wide?: boolean
   /** Behind a press until something stands in it. */
   seldom?: boolean
 }
@@ -69,6 +73,8 @@ export type BenchSpec = {
   sections?: boolean
   /** The sketch is a list that goes on living: it never stands there pale. */
   board?: boolean
+  /** It starts from what was recorded on all units of the job. */
+  gathers?: boolean
   /** It goes out on one page, by this name. */
   page?: 'curb' | 'crane' | 'order' | 'label'
   /** Nothing is drawn beside it: the rows have the whole width. */

@@ -139,6 +139,7 @@ export default {
     plate: 'Nameplate math',
     temporary: 'Temporary power',
     sharedFeeder: 'Shared feeder',
+    rootCause: 'Root cause',
     prestart: 'Pre-start list',
     start: 'Start',
     loaded: 'Loaded voltage',

@@ -33,6 +33,8 @@ const { t } = useI18n()
 const id = useId()
 const SHOWN_AS_BUTTONS = 6
 const SHORT = 12
+/** More words than this are picked from a list, not pressed. */
+const MANY = 12
 /** What the sheet, the record or the person already gives stands in its box, pale, until another is typed. */
 const given = computed<unknown>(() => valueAt(bench.prefill.value, props.at))
 /** What was worked out, such as an average, is shown as a person would say it; what was typed stays as typed. */
@@ -108,6 +110,12 @@ const several = computed<string[]>({
   get: () => text.value.split(', ').filter(Boolean),
   set: (next) => (value.value = next.join(', ')),
 })
+const wordFor = (value: string) => options.value.find((one) => one.value === value)?.text ?? value
+function addWord(event: Event) {
+  const at = event.target as HTMLSelectElement
+  if (at.value !== '') several.value = [...several.value, at.value]
+  at.value = ''
+}
 /** A list of words or of a text's parts that may be told to be empty. */
 const noneAt = computed({
   get: () => value.value === NONE || (typeof value.value === 'object' && value.value.flag === true),
@@ -124,7 +132,29 @@ const stacked = computed(
 </script>
 
 <template>
-  <fieldset v-if="field.type === 'words'" class="several">
+  <div v-if="field.type === 'words' && options.length > MANY" class="many" :class="{ compact }">
+    <label :for="id">{{ shown }}</label>
+    <ul v-if="several.length > 0">
+      <li v-for="one in several" :key="one">
+        <button type="button" @click="several = several.filter((other) => other !== one)">
+          {{ wordFor(one) }} <span aria-hidden="true">✕</span
+          ><span class="sr-only">{{ t('bench.dropRow') }}</span>
+        </button>
+      </li>
+    </ul>
+    <select :id="id" value="" @change="addWord">
+      <option value=""></option>
+      <option
+        v-for="one in options.filter((each) => !several.includes(String(each.value)))"
+        :key="String(one.value)"
+        :value="one.value"
+      >
+        {{ one.text }}
+      </option>
+    </select>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  </div>
+  <fieldset v-else-if="field.type === 'words'" class="several">
     <legend>{{ shown }}</legend>
     <label
       v-for="one in options"
@@ -257,6 +287,31 @@ const stacked = computed(
 .text.compact label {
   font-size: 14.5px;
   color: var(--iron-soft);
+}
+.many {
+  flex: 1 1 100%;
+}
+.many ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 4px 0;
+  padding: 0;
+  list-style: none;
+}
+.many button {
+  min-height: 44px;
+  padding: 0 10px;
+  border: 2px solid var(--ink);
+  background: var(--box);
+  font: 500 17px/1 var(--figures);
+}
+.many label {
+  font-size: 14.5px;
+  color: var(--iron-soft);
+}
+.many select {
+  font-size: 18px;
 }
 .several {
   display: flex;

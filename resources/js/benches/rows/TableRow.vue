@@ -275,6 +275,14 @@ const none = computed({
     else delete bench.draft.value.values[props.of.list]
   },
 })
+/** The names of another table's rows, to be pressed. */
+const choicesOf = (column: Column) =>
+  column.among === undefined
+    ? undefined
+    : (bench.context.value.items[column.among] ?? []).map((one) => ({
+        value: String(one.name),
+        text: String(one.name),
+      }))
 /** What stands in the one box is put into the other. */
 function takeOver(name: string, from: string, to: string) {
   bench.draft.value.values[at(name, to)] =
@@ -333,7 +341,9 @@ const isUsed = (name: string) =>
           :field="field"
           :at="at(name, field.name)"
           :paste="(figures: string[]) => paste(at(name, field.name), figures)"
+          :class="{ line: column.wide }"
           :some="column.some"
+          :choices="choicesOf(column)"
           compact
         >
           <button
@@ -408,6 +418,12 @@ small {
 }
 .cells > :deep(.text.wide) {
   flex: 1 1 240px;
+}
+.cells > :deep(.pick) {
+  flex: 1 1 170px;
+}
+.cells > .line {
+  flex: 1 1 100%;
 }
 .cells > .press {
   flex: none;

@@ -41,7 +41,7 @@ Route::middleware('throttle:links')->group(function (): void {
 Route::middleware('owner')->group(function (): void {
     Route::get('owner/{token}', [OwnerController::class, 'read'])->middleware('throttle:owner-record');
     Route::get('owner/{token}/record.pdf', [OwnerController::class, 'paper'])->middleware('throttle:owner-record');
-    Route::get('owner/{token}/pages/{page}.{form}', [OwnerController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options', 'label'])->whereIn('form', ['pdf', 'svg'])->middleware('throttle:owner-record');
+    Route::get('owner/{token}/pages/{page}.{form}', [OwnerController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options', 'label', 'finding'])->whereIn('form', ['pdf', 'svg'])->middleware('throttle:owner-record');
     Route::get('owner/{token}/photos/{at}', [OwnerController::class, 'photo'])->middleware('throttle:owner-photos');
 });
 
@@ -61,12 +61,14 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('machines/{machine}/record.pdf', [RecordController::class, 'paper']);
     Route::get('machines/{machine}/refrigerant.csv', [RecordController::class, 'refrigerant']);
     Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings']);
-    Route::get('machines/{machine}/pages/{page}.{form}', [RecordController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options', 'label'])->whereIn('form', ['pdf', 'svg']);
+    Route::get('machines/{machine}/pages/{page}.{form}', [RecordController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options', 'label', 'finding'])->whereIn('form', ['pdf', 'svg']);
 
     Route::get('machines/{machine}/parts-out/{at}/tag.pdf', [JobController::class, 'tag']);
     Route::get('machines/{machine}/photos/{at}', [PhotoController::class, 'show']);
     Route::get('schemas/{name}', [RecordController::class, 'schema'])->whereIn('name', ['record', 'equipment-sheet']);
     Route::get('clocks', [ClockController::class, 'index']);
+    Route::get('days.ics', [ClockController::class, 'days']);
+    Route::get('machines/{machine}/days.ics', [ClockController::class, 'daysOf']);
     Route::get('clocks.ics', [ClockController::class, 'calendar']);
     Route::get('machines/{machine}/owner-links', [OwnerController::class, 'index'])->middleware('role:make_owner_link');
     Route::get('sheets', [SheetController::class, 'index']);

@@ -97,6 +97,7 @@ final class CheckCatalogue
             $field->orFlag ?? '',
             $field->type === FieldType::Text ? $field->length : 0,
             $field->isMoment,
+            $field->isDay,
             $field->mayBeEmpty,
         );
     }

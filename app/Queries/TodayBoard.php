@@ -21,7 +21,7 @@ final class TodayBoard
     /** Which status wants attention first. */
     private const URGENCY = ['stop' => 0, 'open' => 1, 'watch' => 2, 'clear' => 3];
 
-    public function __construct(private readonly Standings $standings, private readonly TapeReader $tape)
+    public function __construct(private readonly Standings $standings, private readonly TapeReader $tape, private readonly DaysToCome $days)
     {
     }
 
@@ -41,6 +41,7 @@ final class TodayBoard
             self::lead($mine->isEmpty() ? $machines : $mine, $standings),
             array_values($jobs->map(fn (SiteJob $job): TodayJob => self::job($job, $standings))->all()),
             $this->tape->putBack($machines, true),
+            $this->days->for($person, $today->toDateString()),
         );
     }
 

@@ -8,13 +8,14 @@ use App\Models\Machine;
 use App\Queries\RecordSheet;
 use App\Queries\Standings;
 use App\Refusals\Refusal;
+use App\Views\PhotoView;
 use App\Views\TapeEntry;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Wording\Phrases;
 
 /**
  * What was recorded of one matter on one page, for people without an account: the crane company, the curb shop, the
- * supplier, the owner who chooses.
+ * supplier, the owner who chooses or pays.
  */
 final class OnePage
 {
@@ -25,9 +26,10 @@ final class OnePage
         'order' => ['entry.order_sheet', 'survey.curb_fit', 'survey.crane'],
         'options' => ['survey.options', 'entry.option_chosen'],
         'label' => ['charge.weigh_in'],
+        'finding' => ['entry.finding'],
     ];
     /** How tall its drawings may get, so that all of it stands on one page. */
-    private const TALLEST = ['curb' => 330, 'crane' => 280, 'order' => 170, 'options' => 0, 'label' => 0];
+    private const TALLEST = ['curb' => 330, 'crane' => 280, 'order' => 170, 'options' => 0, 'label' => 0, 'finding' => 0];
     private const WIDTH = 816;
     private const HEIGHT = 1056;
     private const MARGIN = 56;
@@ -35,10 +37,12 @@ final class OnePage
     private const COLUMNS = 3;
     private const COLUMN = 235;
     private const GAP = 12;
+    /** The tallest a photo stands. */
+    private const PHOTO = 320;
     /** Of a letter's height; bold ones are the widest. */
     private const LETTER = 0.6;
 
-    public function __construct(private readonly RecordSheet $record, private readonly Paper $paper, private readonly Phrases $phrases, private readonly ChargeLabel $label)
+    public function __construct(private readonly RecordSheet $record, private readonly Paper $paper, private readonly Phrases $phrases, private readonly ChargeLabel $label, private readonly PhotoStore $photos)
     {
     }
 
@@ -48,7 +52,7 @@ final class OnePage
         $entries = $this->entries($machine, $page);
         $title = $this->phrases->common('pages', $page);
         $data = ['machine' => $machine, 'title' => $title, 'entries' => $entries, 'zone' => $zone, 'options' => $page === 'options' ? OptionsTable::of($entries[0]) : null,
-            'drawing' => fn (TapeEntry $e): string => ($svg = self::drawing($page, $e, 600)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'figures' => fn (TapeEntry $e): array => $this->figures($machine, $page, $e), 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
+            'drawing' => fn (TapeEntry $e): string => ($svg = self::drawing($page, $e, 600)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'figures' => fn (TapeEntry $e): array => $this->figures($machine, $page, $e), 'photos' => $page === 'finding' ? $this->photos->of($machine) : null, 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
 
         return $this->paper->print('one-page', $data, "$title, $machine->name", "$machine->name  {$machine->job->site->name}");
     }
@@ -67,14 +71,18 @@ final class OnePage
                 $body .= (string) preg_replace('/^<svg /', '<svg x="' . self::MARGIN . "\" y=\"$y\" ", $svg);
                 $y += (int) ceil((float) $tall[1]) + self::LINE;
             }
-            foreach (array_chunk($this->figures($machine, $page, $entry), self::COLUMNS) as $row) {
+            $columns = $page === 'finding' ? 1 : self::COLUMNS;
+            foreach (array_chunk($this->figures($machine, $page, $entry), $columns) as $row) {
                 $bottom = $y;
                 foreach ($row as $i => [$label, $figure]) {
                     $at = $y;
-                    $body .= $this->line($at, "$label: $figure", 12, false, self::MARGIN + $i * self::COLUMN, self::COLUMN - self::GAP);
+                    $body .= $this->line($at, "$label: $figure", 12, false, self::MARGIN + $i * self::COLUMN, $columns === 1 ? self::WIDTH - 2 * self::MARGIN : self::COLUMN - self::GAP);
                     $bottom = max($bottom, $at);
                 }
                 $y = $bottom;
+            }
+            foreach ($page === 'finding' ? $entry->photos : [] as $photo) {
+                $body .= $this->picture($y, ($this->photos->of($machine))($photo), $photo);
             }
         }
         $height = max(self::HEIGHT, $y + self::MARGIN);
@@ -147,6 +155,19 @@ final class OnePage
         }
 
         return $figures;
+    }
+
+    private function picture(int &$y, string $file, PhotoView $photo): string
+    {
+        if ($file === '') {
+            return '';
+        }
+        $height = min(self::PHOTO, (int) round((self::WIDTH - 2 * self::MARGIN) * $photo->height / max(1, $photo->width)));
+        $width = (int) round($height * $photo->width / max(1, $photo->height));
+        $image = '<image x="' . self::MARGIN . '" y="' . ($y + self::GAP) . "\" width=\"$width\" height=\"$height\" href=\"data:image/jpeg;base64," . base64_encode((string) file_get_contents($file)) . '"/>';
+        $y += self::GAP + $height;
+
+        return $image . ($photo->caption === '' ? '' : $this->line($y, $photo->caption, 12));
     }
 
     /** One line, or as many as the words need. */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Models\Entry;
+use App\Models\Machine;
 use App\Refusals\Refusal;
+use App\Views\PhotoView;
 
 /**
  * Keeps pictures outside what the web server serves: turned upright, at most so large, written anew as JPEG, so that
@@ -61,6 +64,18 @@ final class PhotoStore
     public function preview(int $companyId, string $sha): string
     {
         return "$this->folder/$companyId/" . substr($sha, 0, 2) . "/$sha-small.jpg";
+    }
+
+    /** @return \Closure(PhotoView): string the file of a machine's photo, for the paper; '' where it is not there */
+    public function of(Machine $machine): \Closure
+    {
+        $files = Entry::query()->where('machine_id', $machine->id)->where('kind', 'photo')->pluck('details', 'at');
+
+        return function (PhotoView $photo) use ($files, $machine): string {
+            $path = $this->preview($machine->company_id, (string) ($files[$photo->at]['sha256'] ?? ''));
+
+            return is_file($path) ? $path : '';
+        };
     }
 
     /** Shrunk first, so that nothing large is made twice. */

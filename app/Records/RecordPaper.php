@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
-use App\Models\Entry;
 use App\Models\Machine;
-use App\Views\PhotoView;
 use App\Views\RecordView;
 use Carbon\CarbonImmutable;
 
@@ -19,13 +17,7 @@ final class RecordPaper
 
     public function of(Machine $machine, RecordView $record, string $timeZone): string
     {
-        $files = Entry::query()->where('machine_id', $machine->id)->where('kind', 'photo')->pluck('details', 'at');
-
-        $picture = function (PhotoView $photo) use ($files, $machine): string {
-            $path = $this->photos->preview($machine->company_id, (string) ($files[$photo->at]['sha256'] ?? ''));
-
-            return is_file($path) ? $path : '';
-        };
+        $picture = $this->photos->of($machine);
 
         return $this->paper->print('record', [
             'record' => $record,

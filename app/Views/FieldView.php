@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** One field of a check. */
-#[OA\Schema(required: ['name', 'type', 'need', 'label', 'help', 'kind', 'units', 'min', 'max', 'unit', 'options', 'optionWords', 'fields', 'accepted', 'starts', 'instrument', 'told', 'brought', 'sheet', 'orFlag', 'length', 'orNone'])]
+#[OA\Schema(required: ['name', 'type', 'need', 'label', 'help', 'kind', 'units', 'min', 'max', 'unit', 'options', 'optionWords', 'fields', 'accepted', 'starts', 'instrument', 'told', 'brought', 'sheet', 'orFlag', 'length', 'day', 'orNone'])]
 final readonly class FieldView
 {
     /**
@@ -71,6 +71,9 @@ final readonly class FieldView
         /** A date and a time. */
         #[OA\Property()]
         public bool $moment,
+        /** A day of the calendar. */
+        #[OA\Property()]
+        public bool $day,
         /** A list of nothing may be told: nothing came, nothing stands. */
         #[OA\Property()]
         public bool $orNone,

@@ -7,12 +7,13 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** The day's board. */
-#[OA\Schema(required: ['date', 'lead', 'jobs', 'putBack'])]
+#[OA\Schema(required: ['date', 'lead', 'jobs', 'putBack', 'due'])]
 final readonly class TodayView
 {
     /**
      * @param list<TodayJob> $jobs
      * @param list<PutBackView> $putBack
+     * @param list<DayView> $due by today
      */
     public function __construct(
         #[OA\Property()]
@@ -23,6 +24,8 @@ final readonly class TodayView
         public array $jobs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PutBackView::class))]
         public array $putBack,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DayView::class))]
+        public array $due,
     ) {
     }
 }

@@ -41,10 +41,13 @@ th { font: bold 9.5pt figures; color: #59636a }
 @else
 @if (($image = $drawing($entry)) !== '')<img src="{{ $image }}" alt="">@endif
 <table>
-@foreach (array_chunk($figures($entry), 3) as $row)
-<tr>@foreach ($row as [$label, $figure])<td style="width:33%"><span class="soft">{!! $t($label) !!}</span> <span class="num">{!! $t($figure) !!}</span></td>@endforeach</tr>
+@foreach (array_chunk($figures($entry), $photos === null ? 3 : 1) as $row)
+<tr>@foreach ($row as [$label, $figure])<td style="width:{{ $photos === null ? '33%' : '100%' }}"><span class="soft">{!! $t($label) !!}</span> <span class="num">{!! $t($figure) !!}</span></td>@endforeach</tr>
 @endforeach
 </table>
+@foreach ($photos === null ? [] : $entry->photos as $photo)
+@if (($file = $photos($photo)) !== '')<img src="{{ $file }}" alt="" style="max-height: 260px; max-width: 100%">@if ($photo->caption !== '')<p class="soft">{!! $t($photo->caption) !!}</p>@endif @endif
+@endforeach
 @foreach ($entry->because as $line)<p class="soft">{!! $t($line) !!}</p>@endforeach
 @foreach ($entry->next as $line)<p>{!! $t($line) !!}</p>@endforeach
 @endif

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 
 final class BoardTest extends FeatureTestCase
 {
-    private const MOST_QUERIES = 12;
+    private const MOST_QUERIES = 13;
     /** The record is read against its chain besides. */
     private const AND_THE_CHAIN = 2;
 

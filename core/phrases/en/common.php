@@ -281,7 +281,8 @@ return [
     'leaves' => ['orphan_load' => 'Other load on the old disconnect', 'option_chosen' => 'Go through the job\'s facts and the supply for',
         'permit' => 'Permit for the crane', 'quiet' => 'Quiet hours of the site', 'ground' => 'Look at the ground before the crane is up', 'signals' => 'Who signals the crane',
         'elevator' => 'Book the elevator', 'hatch' => 'Hatch: the key, and who closes it', 'settled' => 'As written in entry'],
-    'pages' => ['curb' => 'Curb sketch', 'crane' => 'Crane sheet', 'order' => 'Order sheet', 'options' => 'Options', 'label' => 'Charge label'],
+    'days' => ['look' => 'Next look', 'register' => 'Warranty', 'covered' => 'Warranty', 'item' => 'Open item', 'put_back' => 'To put back'],
+    'pages' => ['curb' => 'Curb sketch', 'crane' => 'Crane sheet', 'order' => 'Order sheet', 'options' => 'Options', 'label' => 'Charge label', 'finding' => 'What we found'],
     'options_rows' => ['capacity' => 'Capacity', 'capacity_largest_out' => 'With the largest down', 'feeder_need' => 'Feeder need', 'new_circuits' => 'New circuits', 'weight' => 'Weight', 'cost' => 'Cost', 'days' => 'Days'],
     'proved_back' => [
         'valve_shut' => 'open again, per its entry',

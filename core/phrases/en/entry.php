@@ -224,4 +224,101 @@ return [
             'basis' => ['head' => 'What a supplier asks before a unit is built.'],
         ],
     ],
+    'entry.sensor' => [
+        'question' => 'Does the sensor tell the truth?',
+        'short' => 'Sensor',
+        'fields' => [
+            'sensor' => ['Sensor', 'Such as "supply air".'],
+            'shows' => ['It shows', 'On the controller\'s display.'],
+            'reference' => ['Thermometer', 'At the same spot, both given time to settle.'],
+        ],
+        'say' => [
+            'true' => ['head' => '{sensor} reads within {off}.'],
+            'off' => ['head' => '{sensor} reads {off} {way}.', 'next' => ['Check that it sits where it should, dry and out of the sun, then its plug.', 'Still off: correct it in the settings and write that down, or replace it.']],
+            'basis' => ['head' => 'A sensor may be off by 1 °F (0.6 K). Every set point is off by as much.'],
+        ],
+    ],
+    'entry.hours' => [
+        'question' => 'How long has this compressor run?',
+        'short' => 'Hours and starts',
+        'fields' => [
+            'when' => ['Read', ''],
+            'hours' => ['Hours', ''],
+            'starts' => ['Starts', ''],
+            'read_from' => ['Read from', ''],
+            'found_hours' => ['Hours as found', ''],
+            'found_starts' => ['Starts as found', ''],
+        ],
+        'say' => [
+            'read_found' => ['head' => 'As found: {hours}.'],
+            'read_left' => ['head' => 'As left: {hours}.'],
+            'ran' => ['head' => 'It ran {hours} on this job.'],
+            'started' => ['head' => '{count, plural, =0 {It was not started on this job.} =1 {It was started once on this job.} other {It was started # times on this job.}}'],
+            'counts_back' => ['head' => 'It was found at {found}: a counter does not run back.', 'next' => 'Read the right compressor\'s line. A new compressor or board starts at zero: say so in a note.'],
+            'starts_back' => ['head' => 'It was found at {found} starts: a counter does not run back.', 'next' => 'Read the right compressor\'s line. A new compressor or board starts at zero: say so in a note.'],
+            'basis' => ['head' => 'What it ran on this job is as left less as found.'],
+        ],
+    ],
+    'entry.spares' => [
+        'question' => 'What stays, and what goes back on the van?',
+        'short' => 'Spares',
+        'fields' => [
+            'what' => ['Part', ''],
+            'how_many' => ['How many', ''],
+            'where' => ['Where', 'Where the next one finds it.'],
+            'van' => ['Back on the van', ''],
+        ],
+        'say' => [
+            'left' => ['head' => 'Left here: {count} × {what}, {where}.'],
+            'van' => ['head' => 'Back on the van: {count} × {what}, {where}.'],
+            'basis' => ['head' => 'Each entry is one kind of part.'],
+        ],
+    ],
+    'entry.warranty' => [
+        'question' => 'Is it registered, and until when is it covered?',
+        'short' => 'Warranty',
+        'fields' => [
+            'register_by' => ['Register by', ''],
+            'registered' => ['Registered on', ''],
+            'number' => ['Registration number', ''],
+            'parts_until' => ['Parts covered until', ''],
+            'compressor_until' => ['Compressor covered until', ''],
+            'labor_until' => ['Labor covered until', ''],
+        ],
+        'say' => [
+            'registered' => ['head' => 'Registered {done}.'],
+            'not_registered' => ['head' => 'Not registered yet: it has to be by {day}.', 'next' => 'Register it with the serial number and the start date, and enter the number you get.'],
+            'late' => ['head' => 'Registered {done}; it had to be by {day}.', 'next' => 'Call the maker with the start-up record: late is often taken if it is asked for.'],
+            'over' => ['head' => 'The date {what, select, parts_until {for parts} compressor_until {for the compressor} other {for labor}}, {day}, is before the registration.', 'next' => 'Check the year.'],
+            'basis' => ['head' => 'The maker\'s own terms hold; the dates go into the calendar file.'],
+        ],
+    ],
+    'entry.next_look' => [
+        'question' => 'Who comes back, and for what?',
+        'short' => 'Next look',
+        'fields' => [
+            'day' => ['Day', ''],
+            'read' => ['Read then', ''],
+            'why' => ['Why', ''],
+        ],
+        'say' => [
+            'due' => ['head' => '{day}: read {read, select, charge {the charge} amps {the running amps} voltage {the voltage} split {the temperature split} rise {the temperature rise} belt {the belt} gas {the gas pressures} acid {the oil acid} insulation {the megohms} hold {the pressure} drain {the drain and float} settings {the settings} sequence {the calls} other {the alarms}} again.'],
+            'basis' => ['head' => 'It comes back on Today that day, until it is read.'],
+        ],
+    ],
+    'entry.finding' => [
+        'question' => 'What does the customer have to know?',
+        'short' => 'Finding',
+        'fields' => [
+            'sentence' => ['What was found', 'One sentence for somebody who was not on the roof.'],
+            'evidence' => ['What shows it', 'Readings and photos, one after the other, with commas.'],
+            'state_left' => ['How it is left', 'Running, off, locked out.'],
+            'needs' => ['What it needs', ''],
+            'cost' => ['About what it costs', 'In words; a quote comes from the office.'],
+        ],
+        'say' => [
+            'told' => ['head' => '{sentence}'],
+            'basis' => ['head' => 'It goes on one page with the photos, for whoever pays.'],
+        ],
+    ],
 ];

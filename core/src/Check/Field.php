@@ -65,6 +65,8 @@ final class Field
     public bool $mayBeEmpty = false;
     /** A date and a time. */
     public bool $isMoment = false;
+    /** A date alone. */
+    public bool $isDay = false;
     /** Filled by the type of the job. */
     public bool $ofJob = false;
     /** Starts with the name of the person who fills it. */
@@ -171,6 +173,12 @@ final class Field
     public static function moment(string $name): self
     {
         return self::parsed($name, Moment::parse(...))->with(fn (self $f) => $f->isMoment = true);
+    }
+
+    /** A day of the calendar. */
+    public static function day(string $name): self
+    {
+        return self::parsed($name, Day::parse(...))->with(fn (self $f) => $f->isDay = true);
     }
 
     public static function flag(string $name): self

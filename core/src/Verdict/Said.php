@@ -80,6 +80,12 @@ final readonly class Said
         };
     }
 
+    /** What a counter of hours shows, however many they are. @param float $seconds 0 or more */
+    public static function hours(float $seconds): self
+    {
+        return new self($seconds / 3600, 'h', 3, 1, null);
+    }
+
     /** @param float $metres told in feet, or in metres */
     public static function length(float $metres, ?float $against = null): self
     {

@@ -76,6 +76,9 @@ final class CautionsTest extends TestCase
         yield 'a choice' => ['entry.option_chosen', [], []];
         yield 'a lift day' => ['entry.lift_day', [], ['lifting', 'roof_edge']];
         yield 'an order' => ['entry.order_sheet', [], []];
+        foreach (['entry.sensor', 'entry.hours', 'entry.spares', 'entry.warranty', 'entry.next_look', 'entry.finding'] as $none) {
+            yield $none => [$none, [], []];
+        }
         yield 'set list' => ['list.set', [], ['local_code', 'drilling_blind', 'asbestos', 'confined_space', 'ladder', 'attic', 'insects', 'working_alone']];
         yield 'joint list' => ['list.pipe', [], ['hot_work', 'toxic_breakdown', 'drilling_blind', 'asbestos']];
         yield 'pre-start list' => ['list.prestart', [], ['lockout', 'rotating_parts', 'qualified_electrical', 'stored_energy', 'hand_on_contactor', 'remote_start']];

@@ -36,6 +36,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/days.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["days"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/days.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["daysOfMachine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/company": {
         parameters: {
             query?: never;
@@ -1440,6 +1472,19 @@ export interface components {
             version: number;
             fingerprint: string;
         };
+        /** @description A day something of a machine is due. */
+        DayView: {
+            /** @description The question at which it is answered. */
+            id: string;
+            day: string;
+            /** @enum {string} */
+            kind: "look" | "register" | "covered" | "item" | "put_back";
+            machineId: number;
+            machine: string;
+            site: string;
+            what: string;
+            gate: number;
+        };
         /** @description Somebody one can sign in as with one press while the demo is loaded. */
         DemoPerson: {
             name: string;
@@ -1513,6 +1558,7 @@ export interface components {
             orFlag: string;
             length: number;
             moment?: boolean;
+            day: boolean;
             orNone: boolean;
         };
         /** @description What begins with the words. */
@@ -1917,7 +1963,7 @@ export interface components {
             instruments: components["schemas"]["InstrumentUsedView"][];
             notes: string[];
             differs: string[];
-            pages: ("curb" | "crane" | "order" | "options" | "label")[];
+            pages: ("curb" | "crane" | "order" | "options" | "label" | "finding")[];
         };
         /** @description What was recorded: its place on the tape, and the machine as it stands now, unless that was not asked for (Prefer: return=minimal). */
         RecordedView: {
@@ -2153,6 +2199,7 @@ export interface components {
             lead: components["schemas"]["TodayLead"] | null;
             jobs: components["schemas"]["TodayJob"][];
             putBack: components["schemas"]["PutBackView"][];
+            due: components["schemas"]["DayView"][];
         };
         /** @description What was answered or chosen, in words. */
         ToldView: {
@@ -2204,7 +2251,7 @@ export interface components {
         token: string;
         /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
         person: number;
-        page: "curb" | "crane" | "order" | "options" | "label";
+        page: "curb" | "crane" | "order" | "options" | "label" | "finding";
         form: "pdf" | "svg";
         /** @description The refrigerants of the shelf: what each is, and its pressure over temperature at a place. */
         refrigerant: string;
@@ -2254,6 +2301,48 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description The same as a calendar */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    days: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Days on which something is due, of all machines you see, as a calendar */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    daysOfMachine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Days on which something of this machine is due, as a calendar */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -3,16 +3,22 @@ import { acid, insulation, windings } from './compressor/compressor'
 import { float, trap } from './condensate/condensate'
 import { alarms, leavingAir, sequence, settings, staging, terminals } from './controls/controls'
 import {
+  finding,
   flush,
   hotWork,
+  hours,
   joints,
   liftDay,
+  nextLook,
   oil,
   openValves,
   orderSheet,
   orphanLoad,
   partFailed,
+  sensor,
+  spares,
   valves,
+  warranty,
 } from './entry/entries'
 import { electricHeat, gasPressure, gasRate, heatPump, rise } from './heat/heat'
 import { owner, pipe, prestart, set } from './list/lists'
@@ -140,12 +146,18 @@ export const GATES: Record<number, Tab[]> = {
     of(airPoint),
     NOTE,
   ],
-  11: [of(terminals), of(settings), of(staging), of(leavingAir), of(sequence), of(alarms), NOTE],
-  12: [{ id: 'leave' }, of(owner), NOTE],
+  11: [of(terminals), of(settings), of(staging), of(leavingAir), of(sequence), of(alarms), of(sensor), NOTE],
+  12: [{ id: 'leave' }, of(owner), of(hours), of(spares), of(warranty), of(nextLook), of(finding), NOTE],
 }
 
 /** Benches that stand only where they are asked for, or were used: not every unit hangs on a generator. */
 export const SELDOM = [
+  'sensor',
+  'hours',
+  'spares',
+  'warranty',
+  'nextLook',
+  'finding',
   'rootCause',
   'staging',
   'leavingAir',

@@ -42,6 +42,7 @@ export default {
     not_on_job: 'not on this job',
   },
   today: {
+    due: 'Due',
     go: 'Open it',
     putBack: 'Put back',
     nothing: 'Nothing to put back.',
@@ -159,6 +160,12 @@ export default {
     orphanLoad: 'Other loads',
     oil: 'Oil',
     partFailed: 'Failed part',
+    sensor: 'Sensor',
+    hours: 'Hours and starts',
+    spares: 'Spares',
+    warranty: 'Warranty',
+    nextLook: 'Next look',
+    finding: 'Finding',
     flush: 'Flush',
     joints: 'Joints',
     hotWork: 'Hot work',
@@ -638,6 +645,7 @@ export default {
     word: 'How it was done',
   },
   leave: {
+    calendar: 'Save its dates to a calendar',
     holds: 'What is holding it up',
     nothing: 'Nothing is holding it up.',
     held: 'Not yet: one thing is holding it up. | Not yet: {count} things are holding it up.',
@@ -692,6 +700,7 @@ export default {
     minutes: 'Minutes',
     whole: 'Whole minutes, at least 1.',
     calendar: 'Save to calendar',
+    days: 'Save days due to calendar',
     kinds: {
       fire_watch: 'Fire watch',
       detector_covered: 'Smoke detector covered',

@@ -129,3 +129,54 @@ export const hotWork: BenchSpec = {
     figure('alarm_on_at'),
   ],
 }
+
+/** What a sensor shows beside a thermometer. */
+export const sensor: BenchSpec = {
+  id: 'sensor',
+  undrawn: true,
+  parts: [{ check: 'entry.sensor', subject: 'machine' }],
+  rows: [figure('sensor'), grid(['shows', 'reference'], 2)],
+}
+
+/** Counters of a compressor, read when one comes and when one leaves. */
+export const hours: BenchSpec = {
+  id: 'hours',
+  undrawn: true,
+  parts: [{ check: 'entry.hours', subject: 'compressor' }],
+  rows: [words('when'), grid(['hours', 'starts'], 2), words('read_from')],
+}
+
+export const spares: BenchSpec = {
+  id: 'spares',
+  undrawn: true,
+  parts: [{ check: 'entry.spares', subject: 'machine' }],
+  rows: [grid(['what', 'how_many'], 2), figure('where'), words('van')],
+}
+
+export const warranty: BenchSpec = {
+  id: 'warranty',
+  undrawn: true,
+  parts: [{ check: 'entry.warranty', subject: 'machine' }],
+  rows: [
+    grid(['register_by', 'registered'], 2),
+    figure('number'),
+    grid(['parts_until', 'compressor_until', 'labor_until']),
+  ],
+}
+
+/** A day somebody comes back. */
+export const nextLook: BenchSpec = {
+  id: 'nextLook',
+  undrawn: true,
+  parts: [{ check: 'entry.next_look', subject: 'machine' }],
+  rows: [figure('day'), words('read'), figure('why')],
+}
+
+/** One page for whoever pays. */
+export const finding: BenchSpec = {
+  id: 'finding',
+  page: 'finding',
+  undrawn: true,
+  parts: [{ check: 'entry.finding', subject: 'machine' }],
+  rows: [figure('sentence'), figure('evidence'), figure('state_left'), figure('needs'), figure('cost')],
+}

@@ -137,6 +137,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
         <button v-if="session.may('record')" type="button" class="press small" @click="edit(null)">
           {{ t('items.add') }}
         </button>
+        <a :href="`/api/v1/machines/${machine.view.id}/days.ics`" download>{{ t('leave.calendar') }}</a>
         <h2 class="signed">{{ t('leave.signed') }}</h2>
         <SignedMark v-for="one in off.signatures" :key="one.at" :signature="one" />
         <p v-if="off.signatures.length === 0" class="none">{{ t('leave.byNobody') }}</p>

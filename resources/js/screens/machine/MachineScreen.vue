@@ -2,6 +2,7 @@
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useRoute } from 'vue-router'
 import type { TapeEntry } from '@/api/client'
 import BenchPage from '@/benches/BenchPage.vue'
 import { GATES, tabOf } from '@/benches/gates'
@@ -18,6 +19,7 @@ import TapePanel from './TapePanel.vue'
 const props = defineProps<{ id: number }>()
 const NEWS_MS = 3000
 const { t } = useI18n()
+const route = useRoute()
 const machine = useMachine()
 const checks = useChecks()
 const pocket = usePocket()
@@ -33,7 +35,8 @@ async function load() {
   problem.value = ''
   try {
     await Promise.all([checks.load(), machine.load(props.id)])
-    gate.value = machine.view?.current ?? 12
+    const asked = Number(route.query.gate)
+    gate.value = asked in GATES ? asked : (machine.view?.current ?? 12)
     await takeFromPocket()
   } catch (error) {
     problem.value = wordsOf(error)

@@ -103,6 +103,7 @@ async function stop(one: ClockView) {
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p class="file">
       <a href="/api/v1/clocks.ics" download>{{ t('clocks.calendar') }}</a>
+      <a href="/api/v1/days.ics" download>{{ t('clocks.days') }}</a>
     </p>
   </ElDialog>
 </template>
@@ -159,6 +160,7 @@ select {
 }
 .file a {
   display: inline-flex;
+  margin-right: 20px;
   align-items: center;
   min-height: 44px;
 }

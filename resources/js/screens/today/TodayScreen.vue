@@ -97,6 +97,20 @@ onMounted(load)
         </section>
       </div>
       <aside class="pan">
+        <template v-if="view.due.length > 0">
+          <h2 class="panel-title">
+            {{ t('today.due') }} <span>{{ view.due.length }}</span>
+          </h2>
+          <RouterLink
+            v-for="one in view.due"
+            :key="one.id"
+            class="out due"
+            :to="{ name: 'machine', params: { id: one.machineId }, query: { gate: one.gate } }"
+          >
+            <span>{{ one.machine }}: {{ one.what }}</span>
+            <small>{{ date(one.day) }}, {{ one.site }}</small>
+          </RouterLink>
+        </template>
         <h2 class="panel-title">
           {{ t('today.putBack') }} <span>{{ view.putBack.length }}</span>
         </h2>

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BoardController;
 use App\Http\Controllers\ClockController;
 use App\Http\Controllers\CompanyController;
 use App\Http\Controllers\CrewController;
@@ -77,6 +78,9 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('refrigerants', [RefrigerantController::class, 'index']);
     Route::get('refrigerants/{refrigerant}/pressures', [RefrigerantController::class, 'pressures']);
     Route::get('refrigerants/{refrigerant}/pressures.csv', [RefrigerantController::class, 'file']);
+    Route::get('jobs', [BoardController::class, 'index']);
+    Route::get('jobs/{job}', [BoardController::class, 'show']);
+    Route::get('jobs/{job}/job.zip', [BoardController::class, 'file']);
     Route::get('search', [OfficeController::class, 'search']);
     Route::middleware('role:office')->group(function (): void {
         Route::get('sites', [OfficeController::class, 'sites']);
@@ -124,6 +128,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
         Route::post('sites/{site}', [OfficeController::class, 'changeSite'])->middleware('role:office');
         Route::post('sites/{site}/jobs', [OfficeController::class, 'makeJob'])->middleware('role:office');
         Route::post('jobs/{job}', [OfficeController::class, 'changeJob'])->middleware('role:office');
+        Route::post('jobs/{job}/bring', [BoardController::class, 'bring'])->middleware('role:bring');
         Route::post('jobs/{job}/machines', [OfficeController::class, 'makeMachine'])->middleware('role:machines');
         Route::post('machines/{machine}/plate', [OfficeController::class, 'changeMachine'])->middleware('role:machines');
         Route::post('people', [PeopleController::class, 'invite'])->middleware('role:people');

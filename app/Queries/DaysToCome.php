@@ -9,10 +9,12 @@ use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\RecordedVerdict;
+use App\Models\SuspectMark;
 use App\Models\User;
 use App\Views\DayView;
 use Illuminate\Database\Query\Builder;
 use IronStart\Core\Entry\NextLook;
+use IronStart\Core\Entry\Warranty;
 use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Wording\Phrases;
 
@@ -64,10 +66,9 @@ final class DaysToCome
      */
     private function said(\Closure $seen): array
     {
-        $trusted = fn (string $table): \Closure => fn (Builder $doubt) => $doubt->from('suspect_marks as d')->whereColumn('d.company_id', "$table.company_id")->whereColumn('d.machine_id', "$table.machine_id")->whereColumn('d.target_at', "$table.at");
         $query = RecordedVerdict::query()->whereIn('verdicts.check', ['entry.next_look', 'entry.warranty'])
-            ->selectSub(fn (Builder $later) => $later->from('verdicts as v')->whereColumn('v.company_id', 'verdicts.company_id')->whereColumn('v.machine_id', 'verdicts.machine_id')->whereColumn('v.at', '>', 'verdicts.at')->whereNotExists($trusted('v'))->selectRaw('jsonb_agg(DISTINCT v."check")'), 'later')
-            ->whereNotExists($trusted('verdicts'))
+            ->selectSub(fn (Builder $later) => $later->from('verdicts as v')->whereColumn('v.company_id', 'verdicts.company_id')->whereColumn('v.machine_id', 'verdicts.machine_id')->whereColumn('v.at', '>', 'verdicts.at')->whereNotExists(SuspectMark::flags('v'))->selectRaw('jsonb_agg(DISTINCT v."check")'), 'later')
+            ->whereNotExists(SuspectMark::flags('verdicts'))
             ->whereNotExists(fn (Builder $later) => $later->from('entries as c')->whereColumn('c.company_id', 'verdicts.company_id')->whereColumn('c.machine_id', 'verdicts.machine_id')->whereColumn('c.supersedes', 'verdicts.at'));
         $days = [];
         foreach (self::rows($query->toBase(), 'verdicts', $seen, ['verdicts.at', 'verdicts.check', 'verdicts.input']) as $row) {
@@ -78,8 +79,8 @@ final class DaysToCome
                 continue;
             }
             foreach (self::WARRANTY as $field => $kind) {
-                $isDone = $kind === 'register' && isset($input['registered']);
-                $days["$field $row->machine_id"] = $isDone || ! isset($input[$field]) ? null : $this->day($row, $field, $input[$field], $kind, $this->phrases->field('entry.warranty', $field)[0], self::HAND_OVER);
+                $day = $kind === 'register' ? Warranty::registerBy($input) : (string) ($input[$field] ?? '');
+                $days["$field $row->machine_id"] = $day === '' ? null : $this->day($row, $field, $day, $kind, $this->phrases->field('entry.warranty', $field)[0], self::HAND_OVER);
             }
         }
 

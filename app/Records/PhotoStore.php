@@ -78,6 +78,17 @@ final class PhotoStore
         };
     }
 
+    /** @return array<int, string> the kept pictures of a machine that are there, whole, by their entry */
+    public function files(Machine $machine): array
+    {
+        $paths = [];
+        foreach (Entry::query()->where('machine_id', $machine->id)->where('kind', 'photo')->orderBy('at')->pluck('details', 'at') as $at => $details) {
+            $paths[(int) $at] = $this->path($machine->company_id, (string) ($details['sha256'] ?? ''));
+        }
+
+        return array_filter($paths, is_file(...));
+    }
+
     /** Shrunk first, so that nothing large is made twice. */
     private static function read(string $given, int $type): \GdImage
     {

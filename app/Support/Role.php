@@ -29,6 +29,8 @@ enum Role: string
         'sign_lead' => ['lead'],
         // Machines of the jobs one is on; for those who see all jobs, of all.
         'machines' => ['starter', 'lead', 'office'],
+        // Ticks what is on the van.
+        'bring' => ['helper', 'starter', 'lead', 'office'],
         'office' => ['lead', 'office'],
         'instruments' => ['lead', 'office'],
         'make_owner_link' => ['lead', 'office'],

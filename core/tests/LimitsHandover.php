@@ -29,6 +29,7 @@ final class LimitsHandover
                 'by the last day' => [['register_by' => '2026-05-04'], [['registered' => '2026-05-04'], 'clear', ['registered']], [['registered' => '2026-05-05'], 'watch', ['late']]],
                 'not yet' => [['register_by' => '2026-05-04'], [$done, 'clear', ['registered']], [[], 'watch', ['not_registered']]],
                 'covered for a day' => [$done, [['parts_until' => '2026-05-04'], 'clear', ['registered']], [['parts_until' => '2026-05-03'], 'watch', ['registered', 'over']]],
+                'days without a start' => [['registration_days' => 60], [['started' => '2026-05-04'], 'watch', ['not_registered']], [[], 'open', ['missing:register_by']]],
                 'neither day' => [['number' => '7'], [$done, 'clear', ['registered']], [[], 'open', ['missing:register_by']]],
             ],
             'entry.next_look' => ['what for' => [['day' => '2026-05-05'], [['read' => 'charge'], 'clear', []], [[], 'open', ['missing:read']]]],

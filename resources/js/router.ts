@@ -3,6 +3,7 @@ import { useSession } from '@/stores/session'
 
 const OFFICE = [
   ['/office', 'office-sites', () => import('@/screens/office/SitesScreen.vue')],
+  ['/office/jobs', 'office-jobs', () => import('@/screens/office/JobsScreen.vue')],
   ['/office/review', 'office-review', () => import('@/screens/office/ReviewScreen.vue')],
   ['/office/people', 'office-people', () => import('@/screens/office/PeopleScreen.vue')],
   ['/office/import', 'office-import', () => import('@/screens/office/ImportScreen.vue')],
@@ -38,6 +39,12 @@ export const router = createRouter({
       component: () => import('@/screens/record/RecordScreen.vue'),
       props: (to) => ({ id: Number(to.params.id) }),
       meta: { bare: true },
+    },
+    {
+      path: '/jobs/:id(\\d+)',
+      name: 'job',
+      component: () => import('@/screens/job/JobScreen.vue'),
+      props: (to) => ({ id: Number(to.params.id) }),
     },
     { path: '/pocket', name: 'pocket', component: () => import('@/screens/pocket/PocketScreen.vue') },
     {

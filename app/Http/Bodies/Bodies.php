@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Bodies;
 
+use App\Actions\TickBring;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\Gate\Job;
@@ -52,6 +53,7 @@ final class Bodies
             'changeSite' => [...self::site(), $version],
             'makeJob' => [...self::days(), Field::word('type', ...JobType::words())->structural(), Field::flag('startUpOnly'), Field::words('asked', '1', '2', '3'), Field::words('facts', ...Job::FACTS), self::people()],
             'changeJob' => [...self::days(), self::people(), $version],
+            'tickBring' => [$must('item', 160), Field::word('state', ...TickBring::STATES)->structural()],
             'makeMachine' => self::machine(),
             'changeMachine' => [...self::machine(), $version],
             'signIn' => [$must('email', self::EMAIL), $must('password', self::PASSWORD)],

@@ -278,7 +278,9 @@ return [
         'question' => 'Is it registered, and until when is it covered?',
         'short' => 'Warranty',
         'fields' => [
-            'register_by' => ['Register by', ''],
+            'started' => ['First start', ''],
+            'registration_days' => ['Days to register', 'After the first start.'],
+            'register_by' => ['Register by', 'Where the papers name a day.'],
             'registered' => ['Registered on', ''],
             'number' => ['Registration number', ''],
             'parts_until' => ['Parts covered until', ''],

@@ -31,9 +31,20 @@ final readonly class Day
         return $this->at > $other->at;
     }
 
-    /** As it is said: May 4, 2026. */
+    public function plus(int $days): self
+    {
+        return new self($this->at->modify("+$days days"));
+    }
+
+    /** As it is written by ISO 8601. */
+    public function written(): string
+    {
+        return $this->at->format('Y-m-d');
+    }
+
+    /** As it is said: 4 May 2026. */
     public function said(): string
     {
-        return $this->at->format('M j, Y');
+        return $this->at->format('j M Y');
     }
 }

@@ -13,7 +13,7 @@ use IronStart\Core\Check\NoContradictions;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 
-/** Registration and warranty: by when, since when, until when. */
+/** Registration and warranty: by when (so many days after the first start), since when, until when. */
 final class Warranty implements Check
 {
     use NoContradictions;
@@ -33,7 +33,9 @@ final class Warranty implements Check
     public function fields(): array
     {
         return [
-            Field::day('register_by')->neededWhen(fn (Input $in): bool => ! $in->given('registered')),
+            Field::day('started'),
+            Field::count('registration_days', 1, 3650)->fromSheet('warranty.registration_days'),
+            Field::day('register_by')->neededWhen(fn (Input $in): bool => ! $in->given('registered') && ! $in->all('started', 'registration_days')),
             Field::day('registered'),
             Field::text('number'),
             Field::day('parts_until'),
@@ -42,14 +44,30 @@ final class Warranty implements Check
         ];
     }
 
+    /**
+     * The last day to register, as it was recorded: the one that was entered, else the first start and the maker's days.
+     *
+     * @param array<string, mixed> $input as recorded
+     * @return string ISO 8601; '' where nothing tells it, or it is registered
+     */
+    public static function registerBy(array $input): string
+    {
+        $text = fn (string $name): string => is_string($input[$name] ?? null) ? $input[$name] : '';
+        $days = $input['registration_days'] ?? null;
+
+        return match (true) {
+            $text('registered') !== '' => '',
+            $text('register_by') !== '' => $text('register_by'),
+            $text('started') !== '' && is_int($days) => Day::parse($text('started'))->plus($days)->written(),
+            default => '',
+        };
+    }
+
     public function judge(Input $in): Judgement
     {
-        $day = function (string $name) use ($in): ?Day {
-            $day = $in->given($name) ? $in->parsed($name) : null;
-
-            return $day instanceof Day ? $day : null;
-        };
-        [$by, $done] = [$day('register_by'), $day('registered')];
+        $day = fn (string $name): ?Day => $in->given($name) && ($day = $in->parsed($name)) instanceof Day ? $day : null;
+        $by = $day('register_by') ?? ($in->given('registration_days') ? $day('started')?->plus($in->int('registration_days')) : null);
+        $done = $day('registered');
         $findings = Missing::in($in);
         if ($by !== null && $done === null) {
             $findings[] = Finding::watch('not_registered', ['day' => $by->said()]);

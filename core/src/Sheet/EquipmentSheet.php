@@ -16,9 +16,9 @@ final readonly class EquipmentSheet
 {
     private const COMPRESSOR = 'compressor:';
     private const COMPRESSORS = ['scroll', 'screw', 'reciprocating'];
-    /** A circuit that comes with one of these was opened, or will be, before it is charged. */
     /** Figures that are worked out of others of the sheet: none is entered for them. */
     private const WORKED_OUT = ['motors', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge'];
+    /** A circuit that comes with one of these was opened, or will be, before it is charged. */
     private const SHIPS_OPEN = ['nitrogen', 'dry'];
 
     /** @param array<string, mixed> $body as the published schema has it */

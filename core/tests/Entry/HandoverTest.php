@@ -9,6 +9,7 @@ use IronStart\Core\Check\Past;
 use IronStart\Core\Core;
 use IronStart\Core\Entry\Hours;
 use IronStart\Core\Entry\NextLook;
+use IronStart\Core\Entry\Warranty;
 use IronStart\Core\Judge\Registry;
 use IronStart\Core\Tests\Judges;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -42,7 +43,7 @@ final class HandoverTest extends TestCase
         if (! $isDay) {
             $this->expectExceptionMessage('a day such as 2026-05-04');
         }
-        self::assertMatchesRegularExpression('/^(May 4, 2026|Feb 29, 2028)$/', Day::parse($text)->said());
+        self::assertMatchesRegularExpression('/^(4 May 2026|29 Feb 2028)$/', Day::parse($text)->said());
     }
 
     public function testADayIsRefusedAtItsField(): void
@@ -74,13 +75,15 @@ final class HandoverTest extends TestCase
         yield 'a sensor low' => ['entry.sensor', ['sensor' => 'Supply air', 'shows' => '55 degF', 'reference' => '58 degF'], ['Supply air reads 3 °F low.']];
         yield 'a spare' => ['entry.spares', ['what' => 'belt A42', 'how_many' => 2, 'where' => 'blower section'], ['Left here: 2 × belt A42, blower section.']];
         yield 'back on the van' => ['entry.spares', ['what' => 'fuse', 'how_many' => 3, 'where' => 'tray', 'van' => true], ['Back on the van: 3 × fuse, tray.']];
-        yield 'registered in time' => ['entry.warranty', ['register_by' => '2026-07-01', 'registered' => '2026-05-04', 'labor_until' => '2027-05-04', 'compressor_until' => '2031-05-04'], ['Registered May 4, 2026.']];
-        yield 'not registered' => ['entry.warranty', ['register_by' => '2026-07-01'], ['Not registered yet: it has to be by Jul 1, 2026.']];
-        yield 'late' => ['entry.warranty', ['register_by' => '2026-05-01', 'registered' => '2026-05-04'], ['Registered May 4, 2026; it had to be by May 1, 2026.']];
-        yield 'the wrong year' => ['entry.warranty', ['registered' => '2026-05-04', 'compressor_until' => '2021-05-04', 'labor_until' => '2025-05-04'], ['The date for the compressor, May 4, 2021, is before the registration.', 'The date for labor, May 4, 2025, is before the registration.', 'Registered May 4, 2026.']];
+        yield 'registered in time' => ['entry.warranty', ['register_by' => '2026-07-01', 'registered' => '2026-05-04', 'labor_until' => '2027-05-04', 'compressor_until' => '2031-05-04'], ['Registered 4 May 2026.']];
+        yield 'not registered' => ['entry.warranty', ['register_by' => '2026-07-01'], ['Not registered yet: it has to be by 1 Jul 2026.']];
+        yield 'sixty days from the first start' => ['entry.warranty', ['started' => '2026-05-04', 'registration_days' => 60], ['Not registered yet: it has to be by 3 Jul 2026.']];
+        yield 'a day that is named goes before' => ['entry.warranty', ['started' => '2026-05-04', 'registration_days' => 60, 'register_by' => '2026-06-01'], ['Not registered yet: it has to be by 1 Jun 2026.']];
+        yield 'late' => ['entry.warranty', ['register_by' => '2026-05-01', 'registered' => '2026-05-04'], ['Registered 4 May 2026; it had to be by 1 May 2026.']];
+        yield 'the wrong year' => ['entry.warranty', ['registered' => '2026-05-04', 'compressor_until' => '2021-05-04', 'labor_until' => '2025-05-04'], ['The date for the compressor, 4 May 2021, is before the registration.', 'The date for labor, 4 May 2025, is before the registration.', 'Registered 4 May 2026.']];
         yield 'a finding' => ['entry.finding', ['sentence' => 'The supply was reversed.', 'state_left' => 'running', 'needs' => 'nothing'], ['The supply was reversed.']];
         foreach (['charge' => 'charge', 'amps' => 'running amps', 'voltage' => 'voltage', 'split' => 'temperature split', 'rise' => 'temperature rise', 'belt' => 'belt', 'gas' => 'gas pressures', 'acid' => 'oil acid', 'insulation' => 'megohms', 'hold' => 'pressure', 'drain' => 'drain and float', 'settings' => 'settings', 'sequence' => 'calls', 'alarms' => 'alarms'] as $read => $words) {
-            yield "look at $read" => ['entry.next_look', ['day' => '2026-05-05', 'read' => $read], ["May 5, 2026: read the $words again."]];
+            yield "look at $read" => ['entry.next_look', ['day' => '2026-05-05', 'read' => $read], ["5 May 2026: read the $words again."]];
         }
     }
 
@@ -98,6 +101,23 @@ final class HandoverTest extends TestCase
     public function testALookIsClosedByACheckThatThereIs(): void
     {
         self::assertSame([], array_diff(NextLook::READS, (new Registry())->ids()));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function lastDays(): iterable
+    {
+        yield 'named' => [['register_by' => '2026-06-01', 'started' => '2026-05-04', 'registration_days' => 60], '2026-06-01'];
+        yield 'worked out, over a month' => [['started' => '2026-05-04', 'registration_days' => 60], '2026-07-03'];
+        yield 'registered' => [['register_by' => '2026-06-01', 'registered' => '2026-05-20'], ''];
+        yield 'no days told' => [['started' => '2026-05-04'], ''];
+        yield 'not started' => [['registration_days' => 60], ''];
+    }
+
+    /** @param array<string, mixed> $input */
+    #[DataProvider('lastDays')]
+    public function testTheLastDayToRegisterIsNamedOrWorkedOut(array $input, string $day): void
+    {
+        self::assertSame($day, Warranty::registerBy($input));
     }
 
     /** As left stands against as found, also when it is read as left a second time. */

@@ -4,6 +4,70 @@
  */
 
 export interface paths {
+    "/api/v1/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["jobs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/jobs/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["jobBoard"];
+        put?: never;
+        post: operations["changeJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/jobs/{job}/job.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["jobFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/jobs/{job}/bring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tickBring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/clocks": {
         parameters: {
             query?: never;
@@ -659,22 +723,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["makeJob"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/jobs/{job}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["changeJob"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1419,6 +1467,15 @@ export interface components {
             what: string;
             about: string;
         };
+        /** @description One thing of a bring list. */
+        BringView: {
+            id: string;
+            group: string;
+            what: string;
+            /** @enum {string} */
+            state: "" | "on" | "home";
+            who: string;
+        };
         /** @description What a check asks for. */
         CheckView: {
             id: string;
@@ -1572,6 +1629,12 @@ export interface components {
             title: string;
             more: string;
         };
+        /** @description How long a question of a machine took. */
+        GateHoursView: {
+            gate: number;
+            name: string;
+            minutes: number;
+        };
         /** @description The name and question of a gate. */
         GateName: {
             gate: number;
@@ -1664,6 +1727,22 @@ export interface components {
             help: string;
             ready: string[];
         };
+        /** @description A job as the office and its crew see it: each unit with its rod, what holds it, and what the job needs. */
+        JobBoardView: {
+            id: number;
+            siteId: number;
+            site: string;
+            address: string;
+            title: string;
+            type: string;
+            startsOn: string;
+            endsOn: string;
+            people: string[];
+            machines: components["schemas"]["JobMachineView"][];
+            bring: components["schemas"]["BringView"][];
+            same: components["schemas"]["SameModelView"][];
+            van: components["schemas"]["VanPartView"][];
+        };
         JobInput: {
             /** @description What is said of a job. Its type and facts are said when it is made; facts change on the tape. */
             version?: number;
@@ -1677,6 +1756,39 @@ export interface components {
             /** Format: date */
             endsOn: string;
             people?: number[];
+        };
+        /** @description A machine on the board of its job. */
+        JobMachineView: {
+            id: number;
+            name: string;
+            place: string;
+            states: string[];
+            gate: number | null;
+            question: string;
+            sentence: string;
+            status: string;
+            next: string;
+            notes: string[];
+            hours: components["schemas"]["GateHoursView"][];
+            items: string[];
+            out: number;
+            signedAt: string;
+        };
+        /** @description A job in the list of jobs. */
+        JobRowView: {
+            id: number;
+            site: string;
+            title: string;
+            startsOn: string;
+            endsOn: string;
+            people: string[];
+            machines: components["schemas"]["JobMachineView"][];
+            done: number;
+        };
+        /** @description Jobs, a page at a time. */
+        JobsView: {
+            jobs: components["schemas"]["JobRowView"][];
+            next: number | null;
         };
         /** @description A link to hand over. It is told once: only its hash is kept. */
         LinkView: {
@@ -2010,6 +2122,15 @@ export interface components {
             sentence: string;
             notes: string[];
         };
+        /** @description A part of a unit of the same model that failed at another site. */
+        SameModelView: {
+            machine: string;
+            site: string;
+            model: string;
+            part: string;
+            how: string;
+            day: string;
+        };
         /** @description Who is signed in, and who could be. */
         SessionView: {
             person: components["schemas"]["PersonView"] | null;
@@ -2211,6 +2332,13 @@ export interface components {
             value: (number | string | boolean | unknown[]) | null;
             unit: string;
         };
+        /** @description Parts that go back on the van. */
+        VanPartView: {
+            machine: string;
+            count: number;
+            what: string;
+            where: string;
+        };
         /** @description A verdict. */
         VerdictView: {
             check: string;
@@ -2271,6 +2399,152 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    jobs: {
+        parameters: {
+            query?: {
+                state?: "open" | "finished";
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Jobs you see, the newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobsView"];
+                };
+            };
+        };
+    };
+    jobBoard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["job"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The job whole */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBoardView"];
+                };
+            };
+        };
+    };
+    changeJob: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
+            };
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    title: string;
+                    startsOn: string;
+                    endsOn: string;
+                    people?: unknown;
+                    version: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteView"];
+                };
+            };
+            /** @description Somebody changed it meanwhile */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    jobFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: components["parameters"]["job"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Records, readings, photos and pages of all its units in one file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    tickBring: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": components["parameters"]["key"];
+                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
+                "X-Person": components["parameters"]["writer"];
+            };
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    item: string;
+                    /** @enum {string} */
+                    state: "none" | "on" | "home";
+                };
+            };
+        };
+        responses: {
+            /** @description Ticked */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBoardView"];
+                };
+            };
+        };
+    };
     clocks: {
         parameters: {
             query?: never;
@@ -3740,51 +4014,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SiteView"];
-                };
-            };
-        };
-    };
-    changeJob: {
-        parameters: {
-            query?: never;
-            header: {
-                "Idempotency-Key": components["parameters"]["key"];
-                /** @description The id of whoever wrote it. It is taken only while the same person is signed in. */
-                "X-Person": components["parameters"]["writer"];
-            };
-            path: {
-                job: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": {
-                    title: string;
-                    startsOn: string;
-                    endsOn: string;
-                    people?: unknown;
-                    version: number;
-                };
-            };
-        };
-        responses: {
-            /** @description Changed */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SiteView"];
-                };
-            };
-            /** @description Somebody changed it meanwhile */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };

@@ -158,8 +158,8 @@ export const warranty: BenchSpec = {
   undrawn: true,
   parts: [{ check: 'entry.warranty', subject: 'machine' }],
   rows: [
-    grid(['register_by', 'registered'], 2),
-    figure('number'),
+    grid(['started', 'registration_days', 'register_by']),
+    grid(['registered', 'number'], 2),
     grid(['parts_until', 'compressor_until', 'labor_until']),
   ],
 }

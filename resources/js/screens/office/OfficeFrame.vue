@@ -8,7 +8,7 @@ defineProps<{ title: string }>()
 const { t } = useI18n()
 const session = useSession()
 const route = useRoute()
-const PAGES = ['sites', 'review', 'people', 'import', 'activity', 'company'] as const
+const PAGES = ['sites', 'jobs', 'review', 'people', 'import', 'activity', 'company'] as const
 const NEEDS: Partial<Record<(typeof PAGES)[number], string>> = { people: 'people', company: 'people' }
 </script>
 

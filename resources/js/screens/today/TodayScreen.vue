@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { answer, api, type TodayMachine, type TodayView } from '@/api/client'
+import { answer, api, type TodayView } from '@/api/client'
 import NewMachineDialog from './NewMachineDialog.vue'
-import StartRod from '@/components/StartRod.vue'
 import StatusMark from '@/components/StatusMark.vue'
+import UnitRow from '@/components/UnitRow.vue'
 import { wordsOf } from '@/lib/failure'
 import { lastSeen } from '@/lib/lastSeen'
 import { clock, date, longDate } from '@/lib/time'
@@ -24,11 +24,6 @@ async function load() {
   } catch (error) {
     problem.value = wordsOf(error)
   }
-}
-
-function rodLabel(machine: TodayMachine): string {
-  const state = machine.gate === null ? t('today.done') : machine.question
-  return t('today.rod', { name: machine.name, state })
 }
 
 onMounted(load)
@@ -55,7 +50,9 @@ onMounted(load)
         <p v-else class="empty">{{ t('today.empty') }}</p>
         <section v-for="job in view.jobs" :key="job.id" class="job">
           <header>
-            <h2>{{ job.site }}</h2>
+            <h2>
+              <RouterLink :to="{ name: 'job', params: { id: job.id } }">{{ job.site }}</RouterLink>
+            </h2>
             <p class="caption">
               {{ job.title
               }}<template v-if="job.when">
@@ -72,25 +69,11 @@ onMounted(load)
               </template>
             </dl>
           </details>
-          <RouterLink
-            v-for="machine in job.machines"
-            :key="machine.id"
-            class="row"
-            :to="{ name: 'machine', params: { id: machine.id } }"
-          >
-            <StartRod :states="machine.states" :label="rodLabel(machine)" />
-            <span class="name"
-              >{{ machine.name }}<small>{{ machine.place }}</small></span
-            >
-            <span class="question" :class="machine.status">
-              <b>{{ machine.question || t('today.done') }}</b>
-              <small>{{ machine.sentence }}</small>
-              <small v-for="note in machine.notes.slice(0, 2)" :key="note" class="note">{{ note }}</small>
-            </span>
+          <UnitRow v-for="machine in job.machines" :key="machine.id" :machine="machine">
             <span class="people">{{
               machine.people.map((name) => name.split(' ')[0]).join(', ') || t('today.nobody')
             }}</span>
-          </RouterLink>
+          </UnitRow>
           <button v-if="session.may('machines')" type="button" class="another" @click="making = job.id">
             {{ t('office.newMachine') }}
           </button>
@@ -139,10 +122,6 @@ onMounted(load)
   display: grid;
   grid-template-columns: minmax(0, 1fr) 300px;
   height: 100%;
-}
-.note {
-  padding-left: 8px;
-  border-left: 4px solid var(--watch);
 }
 .safety {
   margin-top: 4px;
@@ -217,40 +196,10 @@ h1 {
 h2 {
   font-size: 24px;
 }
-.row {
-  display: grid;
-  grid-template-columns: 120px 130px minmax(0, 1fr) 150px;
-  align-items: center;
-  gap: 18px;
-  min-height: 60px;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--rule);
-  text-decoration: none;
-}
-.row:hover {
-  background: var(--ground);
-}
-.name {
-  font: 600 24px/1.1 var(--figures);
-}
 small {
   display: block;
   font: 400 14px/1.3 var(--text);
   color: var(--iron-soft);
-}
-.question small {
-  display: -webkit-box;
-  overflow: hidden;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
-  line-clamp: 2;
-}
-.question b {
-  font-weight: 400;
-}
-.question.stop b {
-  font-weight: 600;
-  color: var(--stop);
 }
 .people {
   font-size: 15px;
@@ -295,14 +244,6 @@ small {
   }
   .words {
     flex-basis: 70%;
-  }
-  .row {
-    grid-template-columns: 120px minmax(0, 1fr);
-    gap: 6px 14px;
-    padding: 10px 0;
-  }
-  .question {
-    grid-column: 1 / -1;
   }
   .people {
     display: none;

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'plan.bring' => [
+        'question' => 'What has to be on the van?',
+        'short' => 'Bring list',
+        'say' => [
+            'locks' => ['head' => '{count, plural, =1 {Lock, tag and hasp for the disconnect} other {Locks, tags and hasps for # disconnects}}'],
+            'extinguisher' => ['head' => 'Fire extinguisher, in date'],
+            'fall' => ['head' => 'Harness and lanyard for the roof edge'],
+            'tester' => ['head' => 'Voltage tester and something to prove it on'],
+            'rotation' => ['head' => 'Phase rotation meter'],
+            'megohmmeter' => ['head' => 'Megohmmeter, 500 V'],
+            'clamp' => ['head' => 'Clamp meter with inrush'],
+            'psychrometer' => ['head' => 'Thermometers and humidity probe'],
+            'manometer' => ['head' => 'Manometer for static and gas, with tips and tubing'],
+            'analyzer' => ['head' => 'Combustion analyzer'],
+            'micron' => ['head' => 'Micron gauge, vacuum pump, fresh pump oil, core tools'],
+            'hoses' => ['head' => 'Gauges, hoses and adapters for {refrigerants}'],
+            'leak' => ['head' => 'Leak detector for {refrigerants}, and soap'],
+            'recovery' => ['head' => 'Recovery machine and empty cylinders, test date good'],
+            'nitrogen' => ['head' => 'Nitrogen, full, with regulator and flow meter'],
+            'scale' => ['head' => 'Scale'],
+            'virgin_of' => ['head' => 'Virgin {refrigerant}: {charge} is the factory charge, and some for lines'],
+            'virgin' => ['head' => 'Virgin {refrigerant}'],
+            'burns' => ['head' => 'Recovery machine, pump and detector listed for {refrigerant}: it burns'],
+            'torque' => ['head' => 'Torque wrench that reads {torque}'],
+            'torch' => ['head' => 'Torch, rod, wet rags, heat-blocking paste'],
+            'flaring' => ['head' => 'Flaring tool and flare wrenches'],
+            'radios' => ['head' => 'Radios, tag lines'],
+            'tool' => ['head' => '{what}'],
+            'fuses' => ['head' => 'Spare fuses, {amps} at most'],
+            'filters' => ['head' => '{count} filters {size}'],
+            'belts' => ['head' => 'Spare belts and a tension gauge'],
+            'drier' => ['head' => 'Filter driers and valve cores'],
+            'kit' => ['head' => '{count} × {what}'],
+            'keys' => ['head' => 'Keys, hatch and roof pass'],
+            'crane_permit' => ['head' => 'Crane permit and lift plan'],
+            'hot_work' => ['head' => 'Hot-work permit'],
+            'paper' => ['head' => 'Manual: {title}'],
+        ],
+    ],
+];

@@ -11,6 +11,8 @@ use IronStart\Core\Quantity\Units;
 final class Drawings
 {
     private const INK = '#1b1f22';
+    /** How much taller a coil over its chart makes it. */
+    private const COIL = 78;
     private const RULE = '#cfcabd';
     private const STOP = '#9c1f17';
     private const CLEAR = '#1f5a3c';
@@ -378,7 +380,28 @@ final class Drawings
                 . self::text($atX, $i % 2 === 0 ? $atY - 8 : $atY + 16, ($spot['name'] ?? '') . ' ' . round($shown) . ($isUs ? ' °F' : ' °C'), 11, self::INK, $i === 0 ? 'start' : 'end');
         }
 
-        return self::svg(320, 204, $body);
+        $coil = is_array($drawing['coil'] ?? null) ? array_values(array_filter($drawing['coil'], is_array(...))) : [];
+
+        return $coil === [] ? self::svg(320, 204, $body) : self::svg(320, 204 + self::COIL, self::coil($coil) . '<g transform="translate(0 ' . self::COIL . ")\">$body</g>");
+    }
+
+    /**
+     * The air around a coil: to its left what comes, to its right what should leave and what leaves.
+     *
+     * @param list<array<array-key, mixed>> $air
+     */
+    private static function coil(array $air): string
+    {
+        $body = '<rect x="136" y="8" width="48" height="58" fill="none" stroke="' . self::INK . '"/>';
+        for ($x = 143; $x < 184; $x += 7) {
+            $body .= "<line x1=\"$x\" y1=\"11\" x2=\"$x\" y2=\"63\" stroke=\"" . self::SOFT . '"/>';
+        }
+        foreach ($air as $one) {
+            [$x, $y, $anchor] = ['outdoor_air' => [8, 16, 'start'], 'return_air' => [8, 50, 'start'], 'should_leave' => [312, 16, 'end'], 'leaves' => [312, 50, 'end']][$one['at'] ?? ''] ?? [8, 16, 'start'];
+            $body .= self::text($x, $y, (string) ($one['name'] ?? ''), 10, self::SOFT, $anchor) . self::text($x, $y + 16, (string) ($one['text'] ?? ''), 15, self::INK, $anchor);
+        }
+
+        return $body;
     }
 
     /**

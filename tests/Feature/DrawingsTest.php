@@ -60,6 +60,11 @@ final class DrawingsTest extends TestCase
             ['450', '437.5 psig', '14 h'],
             ['circle' => 2, 'path' => 2, 'line' => 0],
         ];
+        yield 'air around its coil' => [
+            ['shape' => 'psychrometric', 'joined' => false, 'units' => 'us', 'lines_of' => [['humidity' => 100, 'points' => [[0, 3.8], [20, 14.7]]]], 'spots' => [['name' => 'return', 'x' => 26.7, 'y' => 11.2]], 'coil' => [['at' => 'outdoor_air', 'name' => 'outdoor air', 'text' => '95 °F'], ['at' => 'return_air', 'name' => 'return', 'text' => '78 °F'], ['at' => 'should_leave', 'name' => 'should leave', 'text' => '59 °F'], ['at' => 'leaves', 'name' => 'supply', 'text' => '62 °F']]],
+            ['outdoor air', '95 °F', 'return', '78 °F', 'should leave', '59 °F', 'supply', '62 °F', '100%', 'return 80 °F'],
+            ['rect' => 1, 'circle' => 1],
+        ];
         yield 'a dome' => [
             ['shape' => 'dome', 'refrigerant' => 'R-410A', 'low' => 9e5, 'high' => 25e5, 'bubble' => [[200, 9e5], [260, 25e5]], 'dew' => [[420, 9e5], [424, 25e5]], 'suction' => ['from' => 420, 'to' => 430], 'liquid' => ['from' => 260, 'to' => 250], 'figures' => ['superheat' => ['value' => 12.34, 'unit' => 'delta_degF'], 'superheat_off' => ['value' => 1.92, 'unit' => 'delta_degF'], 'low' => ['value' => 118.4, 'unit' => 'psig']]],
             ['superheat 12.3 ± 1.9 °F', 'subcooling', 'low side 118 psig', 'high side', 'R-410A'],

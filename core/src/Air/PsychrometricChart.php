@@ -6,6 +6,7 @@ namespace IronStart\Core\Air;
 
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
+use IronStart\Core\Verdict\Said;
 
 /** Air of one pressure as a chart: water over dry bulb, saturation and lines of equal relative humidity, and points on it. */
 final class PsychrometricChart
@@ -22,9 +23,10 @@ final class PsychrometricChart
      * @param float $pascals of the air
      * @param list<array{word: string, at: array{float, float}}> $points each with its dry bulb in K and its kg of water for each kg of dry air
      * @param bool $joined whether the air goes from each point to the next
+     * @param array<string, float> $coil air around the coil by its word of the lexicon, K: what comes, what should leave, what leaves
      * @return array<string, mixed> across in °C, up in g of water for each kg of dry air; `units` is the system it is asked in
      */
-    public static function of(float $pascals, array $points, bool $joined = false): array
+    public static function of(float $pascals, array $points, bool $joined = false, array $coil = []): array
     {
         $dry = array_map(fn (array $point): float => $point['at'][0], $points);
         $from = min(self::FROM, ...array_map(fn (float $t): float => $t - self::ROOM, $dry));
@@ -46,6 +48,6 @@ final class PsychrometricChart
         return [
             'shape' => 'psychrometric', 'lines_of' => $lines, 'joined' => $joined, 'units' => '',
             'spots' => array_map(fn (array $point): array => ['word' => $point['word'], 'x' => $celsius($point['at'][0]), 'y' => 1e3 * $point['at'][1]], $points),
-        ];
+        ] + ($coil === [] ? [] : ['coil' => array_map(fn (string $word): array => ['word' => $word, 'at' => $word, 'said' => Said::temperature($coil[$word])], array_keys($coil))]);
     }
 }

@@ -122,7 +122,7 @@ final class Split implements Check, Draws
             ['word' => 'return_air', 'at' => [$return, $ratio]],
             ['word' => 'should_leave', 'at' => [$return - $kelvin('target_split'), $leaving]],
             ['word' => 'leaves', 'at' => [$in->number('supply_db'), $leaving]],
-        ], true);
+        ], true, ['outdoor_air' => $in->number('outdoor_db'), 'return_air' => $return, 'should_leave' => $return - $kelvin('target_split'), 'leaves' => $in->number('supply_db')]);
     }
 
     /** @return list<Finding> */

@@ -80,7 +80,7 @@ final class Speaker
     private function named(Judgement $judgement, string $units): Judgement
     {
         $named = ($judgement->drawing['shape'] ?? '') === 'scene' ? $this->measured($judgement->drawing, $units) : [];
-        foreach (['bars', 'bodies', 'lines', 'parts', 'features', 'causes', 'spots', 'rungs'] as $list) {
+        foreach (['bars', 'bodies', 'lines', 'parts', 'features', 'causes', 'spots', 'rungs', 'coil'] as $list) {
             foreach (is_array($judgement->drawing[$list] ?? null) ? $judgement->drawing[$list] : [] as $i => $one) {
                 if (is_array($one) && is_string($one['word'] ?? null)) {
                     $one['name'] = $one['word'] === '' ? '' : $this->phrases->word('drawn', $one['word']);

@@ -62,6 +62,8 @@ export type Drawing =
       joined: boolean
       units: string
       spots: { name: string; x: number; y: number }[]
+      /** The air around the coil, where there is one. */
+      coil?: { at: string; name: string; text: string }[]
     }
   | {
       shape: 'ladder'

@@ -3,6 +3,7 @@ import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Drawing } from '@/api/client'
+import CoilStrip from './CoilStrip.vue'
 import { freest, short, type Box } from './figures'
 
 /** Air as points over dry bulb and water, with lines of equal humidity; from point to point where it goes through a coil. */
@@ -85,6 +86,7 @@ const told = computed(() =>
 </script>
 
 <template>
+  <CoilStrip v-if="drawing.coil" :coil="drawing.coil" />
   <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="psychrometric" role="img" :aria-label="told">
     <line :x1="LEFT" :x2="RIGHT" :y1="FOOT" :y2="FOOT" class="axis" />
     <g v-for="line in lines" :key="line.humidity">

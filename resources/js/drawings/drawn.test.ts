@@ -321,8 +321,37 @@ describe('air on its chart', () => {
     const [back, supply] = drawn('us').findAll('circle')
     expect(Number(back!.attributes('cx'))).toBeGreaterThan(Number(supply!.attributes('cx')))
     expect(Number(back!.attributes('cy'))).toBeLessThan(Number(supply!.attributes('cy')))
-    expect(drawn('us').attributes('aria-label')).toBe('return 80.1°, 78.4 gr/lb; supply 59°, 63 gr/lb')
-    expect(drawn('si').attributes('aria-label')).toBe('return 26.7°, 11.2 g/kg; supply 15°, 9 g/kg')
+    expect(drawn('us').find('.psychrometric').attributes('aria-label')).toBe(
+      'return 80.1°, 78.4 gr/lb; supply 59°, 63 gr/lb',
+    )
+    expect(drawn('si').find('.psychrometric').attributes('aria-label')).toBe(
+      'return 26.7°, 11.2 g/kg; supply 15°, 9 g/kg',
+    )
+  })
+  it('stands under its coil with what comes and what leaves, where there is one', () => {
+    expect(drawn('us').find('.coil').exists()).toBe(false)
+    const coil = [
+      { at: 'outdoor_air', name: 'outdoor air', text: '95 °F' },
+      { at: 'return_air', name: 'return', text: '78 °F' },
+      { at: 'should_leave', name: 'should leave', text: '59 °F' },
+      { at: 'leaves', name: 'supply', text: '62 °F' },
+    ]
+    const one = mount(DrawnPsychrometric, { props: { drawing: { ...air('us'), coil } }, global }).find(
+      '.coil',
+    )
+    expect(one.attributes('aria-label')).toBe(
+      'outdoor air 95 °F; return 78 °F; should leave 59 °F; supply 62 °F',
+    )
+    const x = (text: string) =>
+      Number(
+        one
+          .findAll('text')
+          .find((found) => found.text() === text)!
+          .attributes('x'),
+      )
+    expect(x('95 °F')).toBe(x('78 °F'))
+    expect(x('59 °F')).toBe(x('62 °F'))
+    expect(x('78 °F')).toBeLessThan(x('62 °F'))
   })
   it('shows no line above what is looked at, and the way of the air', () => {
     const tops = drawn('us')

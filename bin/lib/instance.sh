@@ -78,7 +78,7 @@ install_node() {
 
 build_interface() {
     local manifest="$ROOT/public/build/manifest.json"
-    if [ ! -f "$manifest" ] || [ -n "$(find "$ROOT/resources/js" "$ROOT/resources/css" "$ROOT/vite.config.ts" "$ROOT/package.json" -newer "$manifest" -print -quit)" ]; then
+    if [ ! -f "$manifest" ] || [ -n "$(find "$ROOT/resources/js" "$ROOT/resources/css" "$ROOT/vite.config.ts" "$ROOT/package.json" "$ROOT/docs/guide" -newer "$manifest" -print -quit)" ]; then
         step "building the interface"
         (cd "$ROOT" && npm run --silent build >"$VAR/build.log" 2>&1) || { tail -30 "$VAR/build.log" >&2; fail "the interface could not be built"; }
     fi

@@ -4,10 +4,12 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { useKeys } from '@/composables/useKeys'
+import { useGuide } from '@/guide/useGuide'
 import { keeping } from '@/lib/keeping'
 import { left } from '@/lib/time'
 import ClockBell from '@/screens/shell/ClockBell.vue'
 import ClocksDialog from '@/screens/shell/ClocksDialog.vue'
+import GuideDialog from '@/screens/shell/GuideDialog.vue'
 import SearchDialog from '@/screens/shell/SearchDialog.vue'
 import OtherPersonDialog from '@/screens/shell/OtherPersonDialog.vue'
 import OutboxDialog from '@/screens/shell/OutboxDialog.vue'
@@ -27,9 +29,13 @@ const outbox = useOutbox()
 const showClocks = ref(false)
 const showOutbox = ref(false)
 const showSearch = ref(false)
+const guide = useGuide()
 useKeys({
   '/': () => {
     if (session.person !== null) showSearch.value = true
+  },
+  '?': () => {
+    if (session.person !== null) guide.show()
   },
 })
 const AGAIN_MS = 5000
@@ -109,6 +115,9 @@ async function leave() {
       <button type="button" class="bar find" :aria-label="t('search.title')" @click="showSearch = true">
         <span>{{ t('search.field') }}</span><kbd>/</kbd>
       </button>
+      <button type="button" class="bar guide" :aria-label="t('guide.title')" @click="guide.show()">
+        <kbd>?</kbd>
+      </button>
       <button type="button" class="bar" @click="showClocks = true">
         <span :class="{ word: clocks.clocks.length > 0 }">{{ `${t('clocks.title')} ` }}</span>
         <b v-if="clocks.clocks.length > 0">{{ nextTold }}</b>
@@ -162,6 +171,7 @@ async function leave() {
     </ElDialog>
     <ClocksDialog v-model="showClocks" :at="atMachineId" />
     <SearchDialog v-model="showSearch" />
+    <GuideDialog v-if="session.person" />
     <OutboxDialog v-model="showOutbox" />
     <OtherPersonDialog />
   </div>
@@ -264,7 +274,14 @@ nav .on {
   color: var(--on-frame-soft);
   font-size: 15px;
 }
-.find kbd {
+.guide kbd {
+  display: grid;
+  place-items: center;
+  width: 34px;
+  height: 34px;
+}
+.find kbd,
+.guide kbd {
   padding: 1px 7px;
   border: 1px solid var(--iron-soft);
   font: 600 15px/1.2 var(--figures);

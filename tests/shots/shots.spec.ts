@@ -165,6 +165,55 @@ test('from nitrogen in to the charge', async ({ page }) => {
   await taken('charge')
 })
 
+test('air and controls', async ({ page }) => {
+  await signIn(page)
+  await openMachine(page, 'RTU-1')
+  const taken = async (name: string) => {
+    await page.locator('.frame > .body').evaluate((el) => (el.scrollTop = 0))
+    await page.mouse.move(640, 790)
+    await page.screenshot({ path: `${FOLDER}/machine-${name}.png` })
+  }
+  await gate(page, 'Is it moving enough air and making enough heat?').getByRole('button').click()
+  await openTab(page, 'Temperature split')
+  for (const [label, text] of Object.entries({
+    'Return air': '78',
+    'Return wet bulb': '65',
+    'Supply air': '61',
+    'Outdoor air': '95',
+    'Running for': '20',
+  }))
+    await page
+      .locator('.frame')
+      .getByLabel(new RegExp(`^${label}`))
+      .first()
+      .fill(text)
+  await choose(page, 'Doors and panels on', 'yes')
+  await expect(page.locator('svg.coil')).toBeVisible()
+  await taken('air')
+
+  await gate(page, 'Does it do what the controls call for?').getByRole('button').click()
+  await openTab(page, 'Staging')
+  await page.getByLabel('Cooling set point').fill('74')
+  await page.getByLabel('Heating set point').fill('70')
+  await page.getByRole('button', { name: 'Add stages by count' }).click()
+  await page.getByLabel(/^Cooling stages/).fill('2')
+  await page.getByLabel(/^Heating stages/).fill('2')
+  await page.getByLabel(/^Between stages/).fill('1.5')
+  await page.getByLabel(/^Deadband/).fill('1')
+  await expect(verdict(page)).toContainText('heat ends 5 °F below where cooling ends')
+  await taken('controls')
+})
+
+test('what only the guide shows', async ({ page }) => {
+  await signIn(page, 'Ines Okafor')
+  await findUnit(page, 'CU-1')
+  await page.locator('.rail button', { hasText: 'Is it set right?' }).click()
+  await expect(page.locator('.walked fieldset').first()).toBeVisible()
+  await page.locator('.walked fieldset').first().getByRole('radio', { name: 'yes' }).click()
+  await page.mouse.move(640, 790)
+  await page.screenshot({ path: 'var/guide/set.png' })
+})
+
 test('the phone', async ({ browser }) => {
   const page = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: process.env.BASE_URL })
   await signIn(page)

@@ -42,7 +42,7 @@ const ticks = computed(() =>
     .domain(x.value.domain().map(fahrenheit))
     .ticks(5)
     .map((tick) => ({ tick, at: x.value(props.drawing.units === 'us' ? (tick - 32) / 1.8 : tick) }))
-    .filter((one) => one.at < RIGHT - 14),
+    .filter((one) => one.at < RIGHT - 30),
 )
 const spots = computed(() => {
   const taken: [number, number][] = props.drawing.spots.map((spot) => [x.value(spot.x), y.value(spot.y)])

@@ -564,7 +564,7 @@ export default {
     away: 'No signal: keep going, what you record is saved and sent later',
     waiting: '{count} waiting',
     refused: '{count} rejected: see why',
-    keys: 'R record · N next question · P put back · [ ] tabs · ? keys',
+    keys: 'R record · N next question · P put back · [ ] tabs · ? guide',
     keysTitle: 'Keys',
     list: {
       enter: 'next empty reading; on the last one, Record',
@@ -573,7 +573,8 @@ export default {
       p: 'put-back list',
       brackets: 'previous tab, next tab',
       esc: 'leave a reading',
-      help: 'this list',
+      search: 'search',
+      help: 'the guide, at this question',
     },
   },
   entries: {
@@ -968,6 +969,7 @@ export default {
     runs_in: 'Runs in',
     arrow: 'Arrow',
   },
+  guide: { title: 'Guide' },
   jobs: {
     which: 'Which jobs',
     open: 'Open',

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { computed } from 'vue'
+import { useGuide } from '@/guide/useGuide'
 import { useMachine } from '@/stores/machine'
 import { useOutbox } from '@/stores/outbox'
 
 /** Whether everything is sent, and which keys there are. */
-const help = defineModel<boolean>('help', { required: true })
+const guide = useGuide()
 const { t } = useI18n()
 const machine = useMachine()
 const outbox = useOutbox()
@@ -18,15 +19,6 @@ const told = computed(() =>
 function show() {
   window.dispatchEvent(new Event('iron-start:outbox'))
 }
-const KEYS = [
-  ['Enter', 'enter'],
-  ['R', 'r'],
-  ['N', 'n'],
-  ['P', 'p'],
-  ['[ ]', 'brackets'],
-  ['Esc', 'esc'],
-  ['?', 'help'],
-] as const
 </script>
 
 <template>
@@ -39,15 +31,7 @@ const KEYS = [
     <span v-else role="status" :class="{ away: !machine.reachable }">{{
       machine.reachable ? t('foot.sent') : t('foot.away')
     }}</span>
-    <button type="button" class="hints" @click="help = true">{{ t('foot.keys') }}</button>
-    <ElDialog v-model="help" :title="t('foot.keysTitle')" width="min(460px, 94vw)">
-      <dl>
-        <template v-for="[key, what] in KEYS" :key="key">
-          <dt>{{ key }}</dt>
-          <dd>{{ t(`foot.list.${what}`) }}</dd>
-        </template>
-      </dl>
-    </ElDialog>
+    <button type="button" class="hints" @click="guide.show('keys')">{{ t('foot.keys') }}</button>
   </footer>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import type { TapeEntry } from '@/api/client'
@@ -8,6 +8,7 @@ import BenchPage from '@/benches/BenchPage.vue'
 import { GATES, tabOf } from '@/benches/gates'
 import { useKeys } from '@/composables/useKeys'
 import { wordsOf } from '@/lib/failure'
+import { useGuide } from '@/guide/useGuide'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import { usePocket } from '@/stores/pocket'
@@ -28,7 +29,7 @@ const page = ref<'ask' | 'bench' | 'tape'>('bench')
 const problem = ref('')
 const tape = ref<InstanceType<typeof TapePanel> | null>(null)
 const bench = ref<InstanceType<typeof BenchPage> | null>(null)
-const help = ref(false)
+const guide = useGuide()
 const chosen = computed(() => machine.view?.gates.find((g) => g.gate === gate.value) ?? null)
 
 async function load() {
@@ -50,6 +51,8 @@ useIntervalFn(() => {
   if (visible.value === 'visible') void machine.hearNews().catch(() => undefined)
 }, NEWS_MS)
 watch(() => props.id, load)
+watch(gate, (now) => (guide.at.value = now))
+onBeforeUnmount(() => (guide.at.value = 0))
 
 function choose(next: number) {
   gate.value = next
@@ -94,7 +97,6 @@ useKeys({
   r: () => bench.value?.record(),
   '[': () => bench.value?.step(-1),
   ']': () => bench.value?.step(1),
-  '?': () => (help.value = true),
 })
 </script>
 
@@ -121,7 +123,7 @@ useKeys({
       <BenchPage :key="`${machine.view.id}-${gate}`" ref="bench" :gate="chosen" @choose="choose" />
     </section>
     <aside class="tape"><TapePanel ref="tape" @correct="correct" /></aside>
-    <FootLine v-model:help="help" class="foot" />
+    <FootLine class="foot" />
     <nav class="thumbs" :aria-label="t('app.name')">
       <button
         v-for="one in ['ask', 'bench', 'tape'] as const"

@@ -56,6 +56,7 @@ final class Drawings
             'ranking' => self::ranking($drawing),
             'stairs' => self::stairs($drawing),
             'psychrometric' => self::psychrometric($drawing),
+            'wires' => self::wires($drawing),
             'ladder' => self::ladder($drawing),
             'curve' => self::curve($drawing),
             'dome' => self::dome($drawing),
@@ -402,6 +403,42 @@ final class Drawings
         }
 
         return $body;
+    }
+
+    /**
+     * Circuits with their conductors from terminal to terminal.
+     *
+     * @param array<string, mixed> $drawing
+     */
+    private static function wires(array $drawing): string
+    {
+        $body = '';
+        $top = 0.0;
+        foreach (is_array($drawing['circuits'] ?? null) ? $drawing['circuits'] : [] as $circuit) {
+            $wires = is_array($circuit['wires'] ?? null) ? array_values(array_filter($circuit['wires'], is_array(...))) : [];
+            $ends = [];
+            foreach (['near', 'far'] as $end) {
+                $ends[$end] = array_values(array_unique(array_filter(array_map(fn (array $wire): string => (string) ($wire[$end] ?? ''), $wires), fn (string $t): bool => $t !== '')));
+                sort($ends[$end]);
+            }
+            $y = fn (string $end, string $terminal): float => $top + 34 + 22 * (int) array_search($terminal, $ends[$end], true);
+            $body .= self::text(4, $top + 14, (string) ($circuit['name'] ?? ''), 12, self::INK);
+            foreach ($wires as $wire) {
+                [$near, $far] = [(string) ($wire['near'] ?? ''), (string) ($wire['far'] ?? '')];
+                [$from, $to] = [$near === '' ? null : $y('near', $near), $far === '' ? null : $y('far', $far)];
+                $ink = ['stop' => self::STOP, 'watch' => self::WATCH][$wire['is'] ?? ''] ?? self::INK;
+                $body .= '<line x1="' . ($from === null ? 190 : 74) . '" y1="' . self::n($from ?? $to ?? 0.0) . '" x2="' . ($to === null ? 130 : 246) . '" y2="' . self::n($to ?? $from ?? 0.0) . "\" stroke=\"$ink\" stroke-width=\"" . ($ink === self::STOP ? 3 : 1.5) . '"/>'
+                    . self::text($from === null ? 242 : 78, ($from ?? $to ?? 0.0) - 3, (string) ($wire['colour'] ?? ''), 9, self::SOFT, $from === null ? 'end' : 'start');
+            }
+            foreach (['near' => 50, 'far' => 270] as $end => $x) {
+                foreach ($ends[$end] as $terminal) {
+                    $body .= self::text($x, $y($end, $terminal) + 4, $terminal, 12, self::INK, 'middle');
+                }
+            }
+            $top += 34 + 22 * max(1, count($ends['near']), count($ends['far']));
+        }
+
+        return $body === '' ? '' : self::svg(320, (int) $top, $body);
     }
 
     /**

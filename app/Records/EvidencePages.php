@@ -20,7 +20,7 @@ final readonly class EvidencePages
     private const DRAWING = 112.0;
     /** Of what has figures along its lines. */
     private const WIDE = 196.0;
-    private const WIDE_SHAPES = ['curve', 'dome', 'column', 'ranking', 'stairs', 'psychrometric', 'ladder'];
+    private const WIDE_SHAPES = ['curve', 'dome', 'column', 'ranking', 'stairs', 'psychrometric', 'ladder', 'wires'];
     private const PHOTO = 88.0;
     private const STATUS = ['stop' => Pen::STOP, 'watch' => Pen::WATCH, 'clear' => Pen::CLEAR];
 

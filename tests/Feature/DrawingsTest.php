@@ -65,6 +65,11 @@ final class DrawingsTest extends TestCase
             ['outdoor air', '95 °F', 'return', '78 °F', 'should leave', '59 °F', 'supply', '62 °F', '100%', 'return 80 °F'],
             ['rect' => 1, 'circle' => 1],
         ];
+        yield 'wires between two ends' => [
+            ['shape' => 'wires', 'circuits' => [['name' => 'bus', 'wires' => [['colour' => 'red', 'near' => 'S1', 'far' => 'S2', 'is' => 'stop'], ['colour' => 'black', 'near' => 'S2', 'far' => '', 'is' => 'watch'], ['colour' => 'blue', 'near' => '', 'far' => 'S1', 'is' => 'watch']]]]],
+            ['bus', 'red', 'black', 'blue', 'S1', 'S2', 'S1', 'S2'],
+            ['line' => 3],
+        ];
         yield 'a dome' => [
             ['shape' => 'dome', 'refrigerant' => 'R-410A', 'low' => 9e5, 'high' => 25e5, 'bubble' => [[200, 9e5], [260, 25e5]], 'dew' => [[420, 9e5], [424, 25e5]], 'suction' => ['from' => 420, 'to' => 430], 'liquid' => ['from' => 260, 'to' => 250], 'figures' => ['superheat' => ['value' => 12.34, 'unit' => 'delta_degF'], 'superheat_off' => ['value' => 1.92, 'unit' => 'delta_degF'], 'low' => ['value' => 118.4, 'unit' => 'psig']]],
             ['superheat 12.3 ± 1.9 °F', 'subcooling', 'low side 118 psig', 'high side', 'R-410A'],
@@ -91,6 +96,7 @@ final class DrawingsTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>}> */
     public static function nothing(): iterable
     {
+        yield 'no wire' => [['shape' => 'wires', 'circuits' => []]];
         yield 'no step' => [['shape' => 'stairs', 'bars' => []]];
         yield 'no stage' => [['shape' => 'ladder', 'rungs' => [], 'setpoints' => ['cool' => 23, 'heat' => 21]]];
         yield 'no air' => [['shape' => 'psychrometric', 'spots' => [], 'lines_of' => []]];

@@ -89,6 +89,8 @@ return [
     'entry.hours.when' => ['found' => 'as found', 'left' => 'as left'],
     'read_from' => ['display' => 'its display', 'meter' => 'an hour meter', 'estimate' => 'an estimate'],
     'entry.next_look.read' => ['charge' => 'charge', 'amps' => 'amps', 'voltage' => 'voltage', 'split' => 'temperature split', 'rise' => 'temperature rise', 'belt' => 'belt', 'gas' => 'gas pressures', 'acid' => 'oil acid', 'insulation' => 'megohms', 'hold' => 'pressure', 'drain' => 'drain and float', 'settings' => 'settings', 'sequence' => 'calls', 'alarms' => 'alarms'],
+    'vrf.wire_map.terminals.kind' => ['power' => 'power', 'signal' => 'signal', 'earth' => 'ground'],
+    'vrf.wire_map.circuits.carries' => ['power' => 'power', 'signal' => 'signal', 'both' => 'both'],
     'weight_source' => ['tag' => 'its tag', 'book' => 'a book', 'estimate' => 'an estimate'],
     'legs' => [4 => 'four'],
     'lift_from' => ['base' => 'base lugs', 'top' => 'the top'],

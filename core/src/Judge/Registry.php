@@ -20,6 +20,7 @@ use IronStart\Core\Power;
 use IronStart\Core\Refrigerant;
 use IronStart\Core\Survey;
 use IronStart\Core\Tight;
+use IronStart\Core\Vrf;
 use IronStart\Core\Walked;
 
 /** The checks there are, by id. Adding a check begins with a line here. */
@@ -90,6 +91,7 @@ final class Registry
         'piping.bulb' => Piping\Bulb::class,
         'piping.equivalent_length' => Piping\EquivalentLength::class,
         'piping.insulation' => Piping\Insulation::class,
+        'vrf.wire_map' => Vrf\WireMap::class,
         'entry.option_chosen' => Entry\OptionChosen::class,
         'entry.lift_day' => Entry\LiftDay::class,
         'entry.order_sheet' => Entry\OrderSheet::class,

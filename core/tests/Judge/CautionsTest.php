@@ -79,6 +79,7 @@ final class CautionsTest extends TestCase
         foreach (['entry.sensor', 'entry.hours', 'entry.spares', 'entry.warranty', 'entry.next_look', 'entry.finding'] as $none) {
             yield $none => [$none, [], []];
         }
+        yield 'wire map' => ['vrf.wire_map', [], ['lockout', 'qualified_electrical']];
         yield 'set list' => ['list.set', [], ['local_code', 'drilling_blind', 'asbestos', 'confined_space', 'ladder', 'attic', 'insects', 'working_alone']];
         yield 'joint list' => ['list.pipe', [], ['hot_work', 'toxic_breakdown', 'drilling_blind', 'asbestos']];
         yield 'pre-start list' => ['list.prestart', [], ['lockout', 'rotating_parts', 'qualified_electrical', 'stored_energy', 'hand_on_contactor', 'remote_start']];

@@ -66,6 +66,11 @@ export type Drawing =
       coil?: { at: string; name: string; text: string }[]
     }
   | {
+      shape: 'wires'
+      /** The terminal at either end, empty where the conductor is not seen. */
+      circuits: { name: string; wires: { colour: string; near: string; far: string; is: string }[] }[]
+    }
+  | {
       shape: 'ladder'
       /** Temperatures in °C, shown in these units. */
       units: string

@@ -14,6 +14,7 @@ import { fieldOf, provideBench } from './bench'
 import BenchFrame from './BenchFrame.vue'
 import {
   draftOf,
+  enteredOf,
   fillFrom,
   freshDraft,
   inputOf,
@@ -21,7 +22,9 @@ import {
   keysOf,
   leavesOf,
   listsOf,
+  NONE,
   valueAt,
+  wireOf,
   type Draft,
 } from './entered'
 import { BENCHES, GATES, tabOf } from './gates'
@@ -466,5 +469,32 @@ describe('what was recorded', () => {
     const list = entry({ check: 'list.prestart' })
     const again = entry({ at: 3, check: 'power.lockout', deviceAt: '2026-11-28T00:25:00Z' })
     expect(since(list, [again, list], []).map((one) => one.key)).toEqual(['lockedOut'])
+  })
+})
+
+describe('what stands within a row of a table', () => {
+  const circuits = () => checkOf('vrf.wire_map').fields.find((one) => one.name === 'circuits')!
+  const of = (name: string) => circuits().fields.find((one) => one.name === name)!
+
+  it('is a short list in one box, and back', () => {
+    const sent = wireOf(of('near'), 'S1 red, S2 black and white;E green')
+    expect(sent).toEqual([
+      { terminal: 'S1', colour: 'red' },
+      { terminal: 'S2', colour: 'black and white' },
+      { terminal: 'E', colour: 'green' },
+    ])
+    expect(enteredOf(of('near'), sent)).toBe('S1 red, S2 black and white, E green')
+    expect(wireOf(of('near'), '')).toBeUndefined()
+    expect(wireOf(of('far'), 'S1')).toEqual([{ terminal: 'S1', colour: '' }])
+  })
+
+  it('is flags pressed like words, each said either way once one is pressed', () => {
+    expect(wireOf(of('shield'), undefined)).toBeUndefined()
+    const sent = wireOf(of('shield'), 'near_grounded')
+    expect(sent).toEqual({ near_grounded: true, far_grounded: false })
+    expect(enteredOf(of('shield'), sent)).toBe('near_grounded')
+    expect(wireOf(of('shield'), NONE)).toEqual({ near_grounded: false, far_grounded: false })
+    expect(enteredOf(of('shield'), { near_grounded: false, far_grounded: false })).toBe(NONE)
+    expect(enteredOf(of('shield'), undefined)).toBeUndefined()
   })
 })

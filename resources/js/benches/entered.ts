@@ -69,9 +69,13 @@ export function valueAt(input: unknown, path: string): unknown {
   return at
 }
 
-/** What goes to the server for one field; undefined for nothing. */
+/** What goes to the server for one field; undefined for nothing. Flags within a row are pressed like words. */
 export function wireOf(field: FieldView, entered: Entered): unknown {
   if (!isTyped(entered) || entered === undefined) return undefined
+  if (field.type === 'group') {
+    const pressed = typeof entered === 'string' ? entered.split(', ') : []
+    return Object.fromEntries(field.fields.map((flag) => [flag.name, pressed.includes(flag.name)]))
+  }
   if (typeof entered === 'object') {
     if (entered.flag === true) return field.orFlag === '' ? [] : { [field.orFlag]: true }
     if (field.type === 'quantity') return toWire(entered)
@@ -80,6 +84,7 @@ export function wireOf(field: FieldView, entered: Entered): unknown {
   }
   if (typeof entered !== 'string') return entered
   const text = entered.trim()
+  if (field.type === 'items') return pairsOf(field, text)
   if (field.type === 'raw') return settingWire(text, field.name === 'tolerance')
   if (!['texts', 'numbers', 'words'].includes(field.type)) return text
   const parts = text.split(/\s*[,;]\s*/).filter(Boolean)
@@ -89,6 +94,20 @@ export function wireOf(field: FieldView, entered: Entered): unknown {
   const unit = field.type === 'numbers' && field.units.length === 1 ? ` ${field.units[0]}` : ''
   return parts.map((one) => (/^[\d.]+$/.test(one) ? `${one}${unit}` : one))
 }
+
+/** A short list within a row is typed in one box: "S1 red, S2 black" is two of them, the first word the first member. */
+function pairsOf(field: FieldView, text: string): Input[] {
+  const [first, second] = field.fields
+  return text
+    .split(/\s*[,;]\s*/)
+    .filter(Boolean)
+    .map((one) => {
+      const [head = '', ...rest] = one.split(/\s+/)
+      return { [first?.name ?? '']: head, [second?.name ?? '']: rest.join(' ') }
+    })
+}
+const pairsText = (field: FieldView, items: Input[]): string =>
+  items.map((one) => field.fields.map((member) => String(one[member.name] ?? '')).join(' ')).join(', ')
 
 /** What stands in the control for a value of an input. */
 export function enteredOf(field: FieldView, value: unknown): Entered {
@@ -100,6 +119,12 @@ export function enteredOf(field: FieldView, value: unknown): Entered {
   if (field.type === 'number' || field.type === 'count')
     return value === undefined || value === null ? undefined : { text: String(value), unit: '' }
   if (field.type === 'raw') return settingText(value)
+  if (field.type === 'group') {
+    const flags = object(value)
+    const pressed = field.fields.map((flag) => flag.name).filter((name) => flags?.[name] === true)
+    return flags === undefined ? undefined : pressed.length === 0 ? NONE : pressed.join(', ')
+  }
+  if (field.type === 'items' && Array.isArray(value)) return pairsText(field, value as Input[])
   if (Array.isArray(value)) return value.length === 0 && field.orNone ? NONE : value.map(String).join(', ')
   return typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean'
     ? value

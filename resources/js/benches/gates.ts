@@ -45,6 +45,7 @@ import { decay, pullDown, pullTime, water } from './refrigerant/dry'
 import { account, cylinder, rebound, wayOut } from './refrigerant/refrigerant'
 import { hold } from './refrigerant/tight'
 import type { BenchSpec } from './spec'
+import { wireMap } from './vrf/wires'
 import { crane, curb, rigging, route, structure } from './survey/survey'
 
 /** A tab of a question: a bench of checks, or one of the few that are no check. */
@@ -112,6 +113,7 @@ export const GATES: Record<number, Tab[]> = {
     of(windings),
     of(insulation),
     of(plate),
+    of(wireMap),
     of(temporary),
     of(sharedFeeder),
     of(rootCause),
@@ -152,6 +154,7 @@ export const GATES: Record<number, Tab[]> = {
 
 /** Benches that stand only where they are asked for, or were used: not every unit hangs on a generator. */
 export const SELDOM = [
+  'wireMap',
   'sensor',
   'hours',
   'spares',

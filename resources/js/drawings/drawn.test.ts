@@ -18,6 +18,7 @@ import DrawnCurve from './DrawnCurve.vue'
 import DrawnDome from './DrawnDome.vue'
 import DrawnLadder from './DrawnLadder.vue'
 import DrawnPsychrometric from './DrawnPsychrometric.vue'
+import DrawnWires from './DrawnWires.vue'
 import DrawnRanking from './DrawnRanking.vue'
 import DrawnShape from './DrawnShape.vue'
 import DrawnStairs from './DrawnStairs.vue'
@@ -364,6 +365,35 @@ describe('air on its chart', () => {
         'path.way',
       ),
     ).toHaveLength(0)
+  })
+})
+
+describe('wires between two ends', () => {
+  const drawing: Of<'wires'> = {
+    shape: 'wires',
+    circuits: [
+      {
+        name: 'bus',
+        wires: [
+          { colour: 'red', near: 'S1', far: 'S2', is: 'stop' },
+          { colour: 'black', near: 'S2', far: '', is: 'watch' },
+        ],
+      },
+      { name: 'supply', wires: [{ colour: 'white', near: 'L2', far: 'L2', is: 'plain' }] },
+    ],
+  }
+  const one = mount(DrawnWires, { props: { drawing }, global })
+  it('run straight where both ends agree, across where they do not, and end where they are lost', () => {
+    const [crossed, lost, straight] = one.findAll('path').map((path) => path.attributes('d') ?? '')
+    const ends = (d: string) => numbers(d).filter((_, i) => i % 2 === 1)
+    expect(ends(straight!)[0]).toBe(ends(straight!)[1])
+    expect(crossed).toMatch(/^M92 [\d.]+ L268 /)
+    expect(lost).toMatch(/^M92 [\d.]+ H146$/)
+    expect(one.findAll('.stop path')).toHaveLength(1)
+    expect(one.findAll('.terminal').map((text) => text.text())).toEqual(['S1', 'S2', 'S2', 'L2', 'L2'])
+  })
+  it('are told in words', () => {
+    expect(one.attributes('aria-label')).toBe('bus: red S1 to S2, black S2 to –; supply: white L2 to L2')
   })
 })
 

@@ -140,6 +140,7 @@ export default {
     plate: 'Nameplate math',
     temporary: 'Temporary power',
     sharedFeeder: 'Shared feeder',
+    wireMap: 'Wire map',
     rootCause: 'Root cause',
     prestart: 'Pre-start list',
     start: 'Start',

@@ -80,6 +80,7 @@ const isFigure = computed(
     ['number', 'count'].includes(props.field.type) ||
     (props.field.type === 'quantity' && props.field.options.length === 0),
 )
+const isFlags = computed(() => props.field.type === 'group')
 const options = computed(() => {
   if (props.choices !== undefined) return props.choices
   if (props.field.type === 'flag')
@@ -87,6 +88,8 @@ const options = computed(() => {
       { value: true, text: t('bench.yes') },
       { value: false, text: t('bench.no') },
     ]
+  // Flags within a row are pressed like words.
+  if (isFlags.value) return props.field.fields.map((one) => ({ value: one.name, text: one.label }))
   if (props.field.type === 'numbers') return []
   return props.field.options.map((one, i) => ({
     value: one,
@@ -154,7 +157,7 @@ const stacked = computed(
     </select>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </div>
-  <fieldset v-else-if="field.type === 'words'" class="several">
+  <fieldset v-else-if="field.type === 'words' || isFlags" class="several">
     <legend>{{ shown }}</legend>
     <label
       v-for="one in options"
@@ -163,7 +166,7 @@ const stacked = computed(
     >
       <input v-model="several" type="checkbox" :value="String(one.value)" />{{ one.text }}
     </label>
-    <label v-if="field.orNone" :class="{ on: noneAt }">
+    <label v-if="field.orNone || isFlags" :class="{ on: noneAt }">
       <input v-model="noneAt" type="checkbox" />{{ t('bench.none') }}
     </label>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

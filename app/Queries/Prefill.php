@@ -34,6 +34,9 @@ final class Prefill
     /** What may be shut off is tried section by section. */
     private const BY_SECTION = 'tight.hold';
 
+    /** Its answers come out of the record of the other checks. */
+    private const FORM = 'entry.maker_form';
+
     /** m */
     private const FOOT = 0.3048;
 
@@ -42,7 +45,7 @@ final class Prefill
     /** @var array{int, array<string, array<string, array<string, mixed>>>} what the sheet gives, by check and subject, of the version asked last */
     private array $given = [-1, []];
 
-    public function __construct(private readonly Judge $judge)
+    public function __construct(private readonly Judge $judge, private readonly FormAnswers $form)
     {
     }
 
@@ -62,6 +65,11 @@ final class Prefill
                     $filled[$id][$subject] = $input;
                 }
             }
+        }
+
+        if (isset($filled[self::FORM]['machine'])) {
+            $answers = $this->form->of($machine);
+            $filled[self::FORM]['machine']['items'] = array_map(fn (array $item): array => $item + (isset($answers[$item['name']]) ? ['answer' => $answers[$item['name']]] : []), $filled[self::FORM]['machine']['items']);
         }
 
         return $filled;

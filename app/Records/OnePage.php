@@ -27,9 +27,12 @@ final class OnePage
         'options' => ['survey.options', 'entry.option_chosen'],
         'label' => ['charge.weigh_in'],
         'finding' => ['entry.finding'],
+        'form' => ['entry.maker_form'],
     ];
     /** How tall its drawings may get, so that all of it stands on one page. */
-    private const TALLEST = ['curb' => 330, 'crane' => 280, 'order' => 170, 'options' => 0, 'label' => 0, 'finding' => 0];
+    private const TALLEST = ['curb' => 330, 'crane' => 280, 'order' => 170, 'options' => 0, 'label' => 0, 'finding' => 0, 'form' => 0];
+    /** Their figures are sentences: one a line. */
+    private const IN_LINES = ['finding', 'form'];
     private const WIDTH = 816;
     private const HEIGHT = 1056;
     private const MARGIN = 56;
@@ -52,7 +55,7 @@ final class OnePage
         $entries = $this->entries($machine, $page);
         $title = $this->phrases->common('pages', $page);
         $data = ['machine' => $machine, 'title' => $title, 'entries' => $entries, 'zone' => $zone, 'options' => $page === 'options' ? OptionsTable::of($entries[0]) : null,
-            'drawing' => fn (TapeEntry $e): string => ($svg = self::drawing($page, $e, 600)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'figures' => fn (TapeEntry $e): array => $this->figures($machine, $page, $e), 'photos' => $page === 'finding' ? $this->photos->of($machine) : null, 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
+            'drawing' => fn (TapeEntry $e): string => ($svg = self::drawing($page, $e, 600)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'figures' => fn (TapeEntry $e): array => $this->figures($machine, $page, $e), 'photos' => $page === 'finding' ? $this->photos->of($machine) : null, 'wide' => in_array($page, self::IN_LINES, true), 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
 
         return $this->paper->print('one-page', $data, "$title, $machine->name", "$machine->name  {$machine->job->site->name}");
     }
@@ -71,7 +74,7 @@ final class OnePage
                 $body .= (string) preg_replace('/^<svg /', '<svg x="' . self::MARGIN . "\" y=\"$y\" ", $svg);
                 $y += (int) ceil((float) $tall[1]) + self::LINE;
             }
-            $columns = $page === 'finding' ? 1 : self::COLUMNS;
+            $columns = in_array($page, self::IN_LINES, true) ? 1 : self::COLUMNS;
             foreach (array_chunk($this->figures($machine, $page, $entry), $columns) as $row) {
                 $bottom = $y;
                 foreach ($row as $i => [$label, $figure]) {
@@ -134,6 +137,11 @@ final class OnePage
             $refrigerant = Standings::sheet($machine)->figure('circuit.refrigerant', $entry->subject);
 
             return $this->label->figures($entry, is_string($refrigerant) ? $refrigerant : '');
+        }
+        if ($page === 'form') {
+            $items = json_decode((string) json_encode($entry->input), true)['items'] ?? [];
+
+            return array_map(fn (array $item): array => [(string) $item['name'], (string) ($item['answer'] ?? '')], $items);
         }
         if ($page === 'order' && $entry->check !== self::CHECKS['order'][0]) {
             return [];

@@ -82,7 +82,7 @@ final readonly class RecordView
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $differs,
         /** Matters there is a page of their own for. */
-        #[OA\Property(items: new OA\Items(type: 'string', enum: ['curb', 'crane', 'order', 'options', 'label', 'finding']))]
+        #[OA\Property(items: new OA\Items(type: 'string', enum: ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form']))]
         public array $pages,
     ) {
     }

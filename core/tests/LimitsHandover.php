@@ -14,7 +14,19 @@ final class LimitsHandover
         $sensor = fn (string $shows, string $reference): array => ['shows' => $shows, 'reference' => $reference];
         $done = ['registered' => '2026-05-04'];
 
+        $codes = ['known' => [
+            ['name' => 'F3', 'kind' => 'fault', 'meaning' => 'no flame', 'causes' => [['what' => 'no gas', 'cheap_test' => 'read the inlet'], ['what' => 'a bad board']]],
+            ['name' => 'S4', 'kind' => 'step', 'meaning' => 'off time'],
+        ]];
+        $form = fn (?string $answer): array => ['items' => [['name' => 'Voltage', 'answer' => '481 V'], ['name' => 'Filters'] + ($answer === null ? [] : ['answer' => $answer])]];
+
         return [
+            'entry.code' => [
+                'a step is no fault' => [$codes, [['code' => 's 4'], 'clear', ['step']], [['code' => 'F-3'], 'watch', ['fault', 'cause:no gas', 'cause:a bad board']]],
+                'a code nobody lists' => [$codes, [['code' => 'S4'], 'clear', ['step']], [['code' => 'S44'], 'watch', ['not_listed']]],
+                'no list' => [['code' => 'S4'], [$codes, 'clear', ['step']], [[], 'watch', ['no_list']]],
+            ],
+            'entry.maker_form' => ['the last answer' => [[], [$form('clean'), 'clear', ['complete']], [$form(null), 'watch', ['blanks']]]],
             'entry.hours' => [
                 'a counter that stood still' => [$left + ['found_hours' => '1200 h'], [['hours' => '1200 h'], 'clear', []], [['hours' => '1199.9 h'], 'watch', ['counts_back']]],
                 'starts that stood still' => [$left + ['hours' => '10 h', 'found_starts' => 40], [['starts' => 40], 'clear', []], [['starts' => 39], 'watch', ['starts_back']]],

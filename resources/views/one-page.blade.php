@@ -41,8 +41,8 @@ th { font: bold 9.5pt figures; color: #59636a }
 @else
 @if (($image = $drawing($entry)) !== '')<img src="{{ $image }}" alt="">@endif
 <table>
-@foreach (array_chunk($figures($entry), $photos === null ? 3 : 1) as $row)
-<tr>@foreach ($row as [$label, $figure])<td style="width:{{ $photos === null ? '33%' : '100%' }}"><span class="soft">{!! $t($label) !!}</span> <span class="num">{!! $t($figure) !!}</span></td>@endforeach</tr>
+@foreach (array_chunk($figures($entry), $wide ? 1 : 3) as $row)
+<tr>@foreach ($row as [$label, $figure])<td style="width:{{ $wide ? '100%' : '33%' }}"><span class="soft">{!! $t($label) !!}</span> <span class="num">{!! $t($figure) !!}</span></td>@endforeach</tr>
 @endforeach
 </table>
 @foreach ($photos === null ? [] : $entry->photos as $photo)

@@ -86,6 +86,7 @@ return [
     'unit_rotation' => [0 => 'as drawn', 180 => 'end for end'],
     'discharge' => ['down' => 'down', 'side' => 'side'],
     'survey.route.steps.kind' => ['door' => 'door', 'corridor_turn' => 'corner', 'lift_car' => 'elevator', 'stair' => 'stairs', 'ladder' => 'ladder', 'hatch' => 'hatch', 'rail' => 'over a rail'],
+    'entry.code.known.kind' => ['step' => 'a step', 'fault' => 'a fault'],
     'entry.hours.when' => ['found' => 'as found', 'left' => 'as left'],
     'read_from' => ['display' => 'its display', 'meter' => 'an hour meter', 'estimate' => 'an estimate'],
     'entry.next_look.read' => ['charge' => 'charge', 'amps' => 'amps', 'voltage' => 'voltage', 'split' => 'temperature split', 'rise' => 'temperature rise', 'belt' => 'belt', 'gas' => 'gas pressures', 'acid' => 'oil acid', 'insulation' => 'megohms', 'hold' => 'pressure', 'drain' => 'drain and float', 'settings' => 'settings', 'sequence' => 'calls', 'alarms' => 'alarms'],

@@ -33,9 +33,9 @@ final class Settings implements Check
     {
         return [Field::items(
             'items',
-            Field::text('name')->structural(),
-            Field::word('kind', 'exact', 'within', 'one_of')->structural(),
-            Field::raw('required'),
+            Field::text('name')->structural()->fromSheet('name'),
+            Field::word('kind', 'exact', 'within', 'one_of')->structural()->fromSheet('kind'),
+            Field::raw('required')->fromSheet('required'),
             Field::raw('found'),
             Field::raw('test'),
             Field::raw('left'),
@@ -44,7 +44,7 @@ final class Settings implements Check
             Field::flag('must')->default(true),
             Field::text('reason'),
             Field::text('initials'),
-        )->uniqueBy('name')->needed()];
+        )->uniqueBy('name')->needed()->fromSheet('controls.settings')];
     }
 
     public function contradictions(Input $in): iterable

@@ -103,6 +103,8 @@ final class Registry
         'entry.flush' => Entry\Flush::class,
         'entry.joint' => Entry\Joint::class,
         'entry.hot_work' => Entry\HotWork::class,
+        'entry.code' => Entry\CodeSeen::class,
+        'entry.maker_form' => Entry\MakerForm::class,
         'entry.sensor' => Entry\SensorTruth::class,
         'entry.hours' => Entry\Hours::class,
         'entry.spares' => Entry\Spares::class,

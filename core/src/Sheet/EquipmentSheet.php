@@ -17,7 +17,7 @@ final readonly class EquipmentSheet
     private const COMPRESSOR = 'compressor:';
     private const COMPRESSORS = ['scroll', 'screw', 'reciprocating'];
     /** Figures that are worked out of others of the sheet: none is entered for them. */
-    private const WORKED_OUT = ['motors', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge'];
+    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge'];
     /** A circuit that comes with one of these was opened, or will be, before it is charged. */
     private const SHIPS_OPEN = ['nitrogen', 'dry'];
 
@@ -123,6 +123,7 @@ final readonly class EquipmentSheet
     {
         return match ($path) {
             'motors' => $this->eachMotor(),
+            'controls.settings' => $this->settings(),
             'air.tons' => is_numeric($this->at('air.tons')) ? "{$this->at('air.tons')} ton" : $this->at('air.tons'),
             'electrical.plate_voltage' => PlateVoltage::fromNameplate((string) ($this->at('electrical.plate_voltage') ?? '')),
             'electrical.stored_energy' => $this->busWait() !== null || $this->hasInverter() ? true : null,
@@ -252,6 +253,20 @@ final readonly class EquipmentSheet
         $figures = array_values(array_unique(array_map(fn (array $c): mixed => $c[$name] ?? null, $of === [] ? $this->list('circuits') : $of), SORT_REGULAR));
 
         return count($figures) === 1 ? $figures[0] : null;
+    }
+
+    /** @return list<array{name: string, kind: string, required: mixed}> what the maker sets, each to be found so */
+    private function settings(): array
+    {
+        $defaults = $this->at('controls.defaults');
+        $defaults = is_array($defaults) ? $defaults : [];
+        ksort($defaults);
+        $settings = [];
+        foreach ($defaults as $name => $value) {
+            $settings[] = ['name' => (string) $name, 'kind' => 'exact', 'required' => $value];
+        }
+
+        return $settings;
     }
 
     /** The longest time a bus of it needs; null where none is told. */

@@ -81,6 +81,12 @@ final class HandoverTest extends TestCase
         yield 'a day that is named goes before' => ['entry.warranty', ['started' => '2026-05-04', 'registration_days' => 60, 'register_by' => '2026-06-01'], ['Not registered yet: it has to be by 1 Jun 2026.']];
         yield 'late' => ['entry.warranty', ['register_by' => '2026-05-01', 'registered' => '2026-05-04'], ['Registered 4 May 2026; it had to be by 1 May 2026.']];
         yield 'the wrong year' => ['entry.warranty', ['registered' => '2026-05-04', 'compressor_until' => '2021-05-04', 'labor_until' => '2025-05-04'], ['The date for the compressor, 4 May 2021, is before the registration.', 'The date for labor, 4 May 2025, is before the registration.', 'Registered 4 May 2026.']];
+        $codes = ['known' => [['name' => 'F3', 'kind' => 'fault', 'meaning' => 'no flame', 'causes' => [['what' => 'no gas', 'cheap_test' => 'read the inlet'], ['what' => 'a bad board']]], ['name' => 'S4', 'kind' => 'step', 'meaning' => 'off time']]];
+        yield 'a step' => ['entry.code', ['code' => 's4'] + $codes, ['S4 is a step, not a fault: off time.']];
+        yield 'a fault with two causes' => ['entry.code', ['code' => 'f.3'] + $codes, ['F3 is a fault: no flame.', 'It may be no gas.', 'It may be a bad board.']];
+        yield 'a code that is not there' => ['entry.code', ['code' => 'E9'] + $codes, ['The sheet does not list E9.']];
+        yield 'a form with one blank' => ['entry.maker_form', ['items' => [['name' => 'Voltage', 'answer' => '481 V'], ['name' => 'Filters']]], ['One question of 2 left to answer: Filters.']];
+        yield 'a form that is answered' => ['entry.maker_form', ['items' => [['name' => 'Voltage', 'answer' => '481 V'], ['name' => 'Filters', 'answer' => 'new']]], ['All 2 questions are answered.']];
         yield 'a finding' => ['entry.finding', ['sentence' => 'The supply was reversed.', 'state_left' => 'running', 'needs' => 'nothing'], ['The supply was reversed.']];
         foreach (['charge' => 'charge', 'amps' => 'running amps', 'voltage' => 'voltage', 'split' => 'temperature split', 'rise' => 'temperature rise', 'belt' => 'belt', 'gas' => 'gas pressures', 'acid' => 'oil acid', 'insulation' => 'megohms', 'hold' => 'pressure', 'drain' => 'drain and float', 'settings' => 'settings', 'sequence' => 'calls', 'alarms' => 'alarms'] as $read => $words) {
             yield "look at $read" => ['entry.next_look', ['day' => '2026-05-05', 'read' => $read], ["5 May 2026: read the $words again."]];
@@ -118,6 +124,13 @@ final class HandoverTest extends TestCase
     public function testTheLastDayToRegisterIsNamedOrWorkedOut(array $input, string $day): void
     {
         self::assertSame($day, Warranty::registerBy($input));
+    }
+
+    public function testTheCheapTestOfACauseComesNextWithTheCauseItTells(): void
+    {
+        $causes = [['what' => 'no gas', 'cheap_test' => 'read the inlet'], ['what' => 'a bad board']];
+        $verdict = Core::judge()->judge('entry.code', ['code' => 'F3', 'known' => [['name' => 'F3', 'kind' => 'fault', 'meaning' => 'no flame', 'causes' => $causes]]], 'us');
+        self::assertSame(['No gas: read the inlet.'], $verdict->next);
     }
 
     /** As left stands against as found, also when it is read as left a second time. */

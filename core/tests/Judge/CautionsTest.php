@@ -76,7 +76,7 @@ final class CautionsTest extends TestCase
         yield 'a choice' => ['entry.option_chosen', [], []];
         yield 'a lift day' => ['entry.lift_day', [], ['lifting', 'roof_edge']];
         yield 'an order' => ['entry.order_sheet', [], []];
-        foreach (['entry.sensor', 'entry.hours', 'entry.spares', 'entry.warranty', 'entry.next_look', 'entry.finding'] as $none) {
+        foreach (['entry.code', 'entry.maker_form', 'entry.sensor', 'entry.hours', 'entry.spares', 'entry.warranty', 'entry.next_look', 'entry.finding'] as $none) {
             yield $none => [$none, [], []];
         }
         yield 'wire map' => ['vrf.wire_map', [], ['lockout', 'qualified_electrical']];

@@ -31,6 +31,8 @@ final class EquipmentSheetTest extends TestCase
             ['name' => 'B', 'oil' => 'PVE', 'compressors' => ['C2'], 'ships_with' => 'charge'],
         ],
         'air' => ['drive' => ['turns' => 2.5]],
+        'controls' => ['defaults' => ['Off time' => '3 min', 'Fan' => true], 'codes' => [['code' => 'F3', 'kind' => 'fault', 'meaning' => 'no flame', 'causes' => [['what' => 'no gas', 'cheap_test' => 'read the inlet']]]]],
+        'form' => [['question' => 'Filters in place', 'check' => 'list.set']],
         'heat' => ['gas' => ['input' => '180000 Btu/h'], 'electric' => []],
     ];
 
@@ -44,6 +46,9 @@ final class EquipmentSheetTest extends TestCase
         yield 'windings of each compressor' => ['compressor.windings', 'compressor:C2', ['plate_ohms' => '1.2 ohm', 'plate_temperature' => '77 degF']];
         yield 'windings of the first' => ['compressor.windings', 'compressor:C1', ['plate_ohms' => '3.1 ohm', 'phases' => 3]];
         yield 'windings of no one' => ['compressor.windings', 'compressor:C9', []];
+        yield 'settings as the maker has them' => ['controls.settings', 'machine', ['items' => [['name' => 'Fan', 'kind' => 'exact', 'required' => true], ['name' => 'Off time', 'kind' => 'exact', 'required' => '3 min']]]];
+        yield 'codes with their causes' => ['entry.code', 'machine', ['known' => [['name' => 'F3', 'kind' => 'fault', 'meaning' => 'no flame', 'causes' => [['what' => 'no gas', 'cheap_test' => 'read the inlet']]]]]];
+        yield 'the questions of a form' => ['entry.maker_form', 'machine', ['items' => [['name' => 'Filters in place']]]];
         yield 'acid of a circuit' => ['compressor.acid', 'circuit:B', ['oil_type' => 'PVE']];
         yield 'acid of a compressor' => ['compressor.acid', 'compressor:C1', ['oil_type' => 'POE']];
         yield 'acid of a machine with two oils' => ['compressor.acid', 'machine', []];

@@ -2075,7 +2075,7 @@ export interface components {
             instruments: components["schemas"]["InstrumentUsedView"][];
             notes: string[];
             differs: string[];
-            pages: ("curb" | "crane" | "order" | "options" | "label" | "finding")[];
+            pages: ("curb" | "crane" | "order" | "options" | "label" | "finding" | "form")[];
         };
         /** @description What was recorded: its place on the tape, and the machine as it stands now, unless that was not asked for (Prefer: return=minimal). */
         RecordedView: {
@@ -2379,7 +2379,7 @@ export interface components {
         token: string;
         /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
         person: number;
-        page: "curb" | "crane" | "order" | "options" | "label" | "finding";
+        page: "curb" | "crane" | "order" | "options" | "label" | "finding" | "form";
         form: "pdf" | "svg";
         /** @description The refrigerants of the shelf: what each is, and its pressure over temperature at a place. */
         refrigerant: string;

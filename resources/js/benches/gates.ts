@@ -3,12 +3,14 @@ import { acid, insulation, windings } from './compressor/compressor'
 import { float, trap } from './condensate/condensate'
 import { alarms, leavingAir, sequence, settings, staging, terminals } from './controls/controls'
 import {
+  code,
   finding,
   flush,
   hotWork,
   hours,
   joints,
   liftDay,
+  makerForm,
   nextLook,
   oil,
   openValves,
@@ -148,12 +150,24 @@ export const GATES: Record<number, Tab[]> = {
     of(airPoint),
     NOTE,
   ],
-  11: [of(terminals), of(settings), of(staging), of(leavingAir), of(sequence), of(alarms), of(sensor), NOTE],
-  12: [{ id: 'leave' }, of(owner), of(hours), of(spares), of(warranty), of(nextLook), of(finding), NOTE],
+  11: [
+    of(terminals),
+    of(settings),
+    of(staging),
+    of(leavingAir),
+    of(sequence),
+    of(alarms),
+    of(sensor),
+    of(code),
+    NOTE,
+  ],
+  12: [{ id: 'leave' }, of(owner), of(hours), of(spares), of(warranty), of(nextLook), of(finding), of(makerForm), NOTE],
 }
 
 /** Benches that stand only where they are asked for, or were used: not every unit hangs on a generator. */
 export const SELDOM = [
+  'code',
+  'makerForm',
   'wireMap',
   'sensor',
   'hours',

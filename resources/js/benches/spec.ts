@@ -76,7 +76,7 @@ export type BenchSpec = {
   /** It starts from what was recorded on all units of the job. */
   gathers?: boolean
   /** It goes out on one page, by this name. */
-  page?: 'curb' | 'crane' | 'order' | 'label' | 'finding'
+  page?: 'curb' | 'crane' | 'order' | 'label' | 'finding' | 'form'
   /** Nothing is drawn beside it: the rows have the whole width. */
   undrawn?: boolean
   /** What has to be told before it may be recorded, beside what the check itself wants told. */

@@ -162,6 +162,8 @@ export default {
     oil: 'Oil',
     partFailed: 'Failed part',
     sensor: 'Sensor',
+    code: 'Code',
+    makerForm: "Maker's form",
     hours: 'Hours and starts',
     spares: 'Spares',
     warranty: 'Warranty',

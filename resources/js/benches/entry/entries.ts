@@ -180,3 +180,20 @@ export const finding: BenchSpec = {
   parts: [{ check: 'entry.finding', subject: 'machine' }],
   rows: [figure('sentence'), figure('evidence'), figure('state_left'), figure('needs'), figure('cost')],
 }
+
+/** A step or a fault, and what tells its causes apart. */
+export const code: BenchSpec = {
+  id: 'code',
+  undrawn: true,
+  parts: [{ check: 'entry.code', subject: 'machine' }],
+  rows: [grid(['code', 'seen_at'], 2)],
+}
+
+/** The maker's own questions, answered from the record or by hand. */
+export const makerForm: BenchSpec = {
+  id: 'makerForm',
+  page: 'form',
+  undrawn: true,
+  parts: [{ check: 'entry.maker_form', subject: 'machine' }],
+  rows: [table('items', [{ field: 'answer', wide: true }], { grows: true })],
+}

@@ -11,8 +11,8 @@ use App\Support\Role;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 
-/** What is due on a day comes back by itself: on Today, and in a calendar file. */
-final class DaysToComeTest extends FeatureTestCase
+/** What is written down on the way out: days that come back by themselves, a page for whoever pays, the maker's form. */
+final class OnTheWayOutTest extends FeatureTestCase
 {
     private User $lead;
     private Machine $machine;
@@ -91,6 +91,24 @@ final class DaysToComeTest extends FeatureTestCase
         foreach (['What we found', 'The disconnect is burnt on one leg.', 'off and locked', 'a new disconnect', 'about a day', '1 / 1'] as $words) {
             self::assertStringContainsString($words, $text);
         }
+    }
+
+    public function testTheMakersFormIsAnsweredFromTheRecordAndGoesOutOnOnePage(): void
+    {
+        $this->record($this->lead, $this->machine, 'power.voltage', ['plate_voltage' => '460', 'volts_ab' => '481 V', 'volts_bc' => '478 V', 'volts_ca' => ['value' => 484, 'unit' => 'V']])->assertCreated();
+        $wrong = $this->record($this->lead, $this->machine, 'power.rotation', ['meter' => 'cba'])->assertCreated()->json('at');
+        $this->write($this->lead, "machines/{$this->machine->id}/suspects", ['at' => $wrong, 'reason' => 'leads swapped'])->assertCreated();
+        $items = $this->actingAs($this->lead)->getJson("/api/v1/machines/{$this->machine->id}")->json('prefill')['entry.maker_form']['machine']['items'];
+        $answers = array_column($items, 'answer', 'name');
+        self::assertSame(['Voltage L1-L2' => '481 V', 'Voltage L2-L3' => '478 V', 'Voltage L3-L1' => '484 V'], $answers);
+        self::assertCount(10, $items);
+        $this->record($this->lead, $this->machine, 'power.rotation', ['meter' => 'abc'])->assertCreated();
+        $items = $this->actingAs($this->lead)->getJson("/api/v1/machines/{$this->machine->id}")->json('prefill')['entry.maker_form']['machine']['items'];
+        self::assertSame('A-B-C', array_column($items, 'answer', 'name')['Phase rotation']);
+        $this->record($this->lead, $this->machine, 'entry.maker_form', ['items' => [['name' => 'Filters in place and clean', 'answer' => 'yes, six'], ['name' => 'Voltage L1-L2', 'answer' => '481 V']]])->assertCreated();
+        $text = (string) preg_replace('/\s+/', ' ', self::printed((string) $this->actingAs($this->lead)->get("/api/v1/machines/{$this->machine->id}/pages/form.pdf")->assertOk()->getContent()));
+        self::assertStringContainsString('Filters in place and clean yes, six', $text);
+        self::assertStringContainsString('Voltage L1-L2 481 V', $text);
     }
 
     private function look(string $day, string $read): void

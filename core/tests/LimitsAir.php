@@ -89,6 +89,9 @@ final class LimitsAir
             ],
             'heat.gas_pressure' => [
                 '0.2 over' => [self::GAS, [['manifold' => '3.7 inH2O'], 'clear', []], [['manifold' => '3.71 inH2O'], 'watch', ['manifold_high']]],
+                'the sheet\'s own for this gas' => [['plate_by_gas' => ['natural' => '3.2 inH2O', 'propane' => '9 inH2O']] + self::GAS, [['manifold' => '3.4 inH2O'], 'clear', []], [['manifold' => '3.41 inH2O'], 'watch', ['manifold_high']]],
+                'a sheet of the other gas alone' => [['plate_by_gas' => ['propane' => '9 inH2O']] + self::GAS, [['manifold' => '3.7 inH2O'], 'clear', []], [['manifold' => '3.71 inH2O'], 'watch', ['manifold_high']]],
+                'typed before the sheet\'s' => [['plate_by_gas' => ['natural' => '3.2 inH2O'], 'plate_manifold' => '3.6 inH2O'] + self::GAS, [['manifold' => '3.8 inH2O'], 'clear', []], [['manifold' => '3.81 inH2O'], 'watch', ['manifold_high']]],
                 '0.3 over' => [self::GAS, [['manifold' => '3.8 inH2O'], 'watch', ['manifold_high']], [['manifold' => '3.81 inH2O'], 'stop', ['manifold_high']]],
                 '0.3 under' => [self::GAS, [['manifold' => '3.2 inH2O'], 'watch', ['manifold_low']], [['manifold' => '3.19 inH2O'], 'stop', ['manifold_low']]],
                 'nothing' => [self::GAS, [['manifold' => '0.2 inH2O'], 'stop', ['manifold_low']], [['manifold' => '0.19 inH2O'], 'open', ['no_manifold_pressure']]],

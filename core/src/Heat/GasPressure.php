@@ -55,6 +55,7 @@ final class GasPressure implements Check, Draws
             Field::word('firing', 'high', 'low')->default('high'),
             $small('manifold')->needed(),
             $small('plate_manifold')->readWith(null)->neededWhen(fn (Input $in): bool => $in->text('firing') === 'low'),
+            Field::group('plate_by_gas', ...array_map(fn (string $gas): Field => $small($gas)->readWith(null), Gas::KINDS))->fromSheet('heat.gas.manifold')->broughtIn(),
             $small('inlet_static'),
             $small('inlet_flowing')->needed(),
             Field::flag('all_firing')->needed(),
@@ -123,7 +124,7 @@ final class GasPressure implements Check, Draws
     private static function deviation(Input $in): ?float
     {
         $isLow = $in->text('firing') === 'low';
-        $plate = $in->in('plate_manifold', 'inH2O') ?? ($isLow ? null : Gas::MANIFOLD[$in->text('gas')] ?? null);
+        $plate = $in->in('plate_manifold', 'inH2O') ?? ($isLow ? null : $in->group('plate_by_gas')?->in($in->text('gas'), 'inH2O') ?? Gas::MANIFOLD[$in->text('gas')] ?? null);
 
         return $plate === null || ! $in->given('manifold') ? null : self::inches($in, 'manifold') - $plate;
     }

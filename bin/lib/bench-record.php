@@ -13,6 +13,7 @@ const WARM = 10;
 const READINGS = 300;
 const PHOTOS = 30;
 const NOTES = 1000;
+const TODAY = 12;
 $base = $argv[1];
 $client = new Client($base, 'bench', 'Rafe Lindqvist');
 $machines = [];
@@ -54,6 +55,30 @@ for ($i = 0; $i < ROUNDS; $i++) {
 $told('news', array_slice($news, WARM), array_slice($bare, WARM), '1.3');
 $told('recording', array_slice($recorded, WARM), array_slice($row, WARM), '1.8');
 
+// Today with twelve machines in mid-job.
+$jobs = $client->call('GET', 'today')[1]['jobs'];
+$job = $jobs[0]['id'];
+$there = array_sum(array_map(fn (array $j): int => count($j['machines']), $jobs));
+for ($n = $there; $n < TODAY; $n++) {
+    [$status, $made] = $client->call('POST', "jobs/$job/machines", ['name' => "B-$n", 'place' => 'roof', 'serial' => "S-$n", 'summary' => '12.5 ton', 'history' => '', 'sheet' => null], uniqid('bench-', true));
+    if ($status !== 201) {
+        exit("no more machines: $status " . json_encode($made) . "\n");
+    }
+}
+foreach ($client->call('GET', 'today')[1]['jobs'] as $one) {
+    foreach ($one['machines'] as $machine) {
+        for ($i = 0; $i < 6; $i++) {
+            $timed('POST', "machines/{$machine['id']}/checks/power.voltage", ['subject' => 'machine', 'input' => ['plate_voltage' => '460/3/60', 'volts_ab' => '481 V', 'volts_bc' => '478 V', 'volts_ca' => '484 V'], 'sheetReason' => 'bench']);
+        }
+    }
+}
+$today = $bare = [];
+for ($i = 0; $i < ROUNDS; $i++) {
+    $today[] = $timed('GET', 'today');
+    $bare[] = $timed('GET', 'nothing');
+}
+$told('Today, ' . array_sum(array_map(fn (array $j): int => count($j['machines']), $client->call('GET', 'today')[1]['jobs'])) . ' machines', array_slice($today, WARM), array_slice($bare, WARM), '1.5');
+
 // One machine to 300 readings and 30 pictures, then its record on paper.
 $id = $machines['RTU-3'];
 $have = fn (): array => $client->call('GET', "machines/$id/record")[1];
@@ -76,7 +101,7 @@ $paper = [];
 for ($i = 0; $i < 8; $i++) {
     $paper[] = $timed('GET', "machines/$id/record.pdf");
 }
-printf("PDF of %d readings and %d pictures: p50 %.2f s, p95 %.2f s (aim 3 s)\n", $record['readings'], array_sum(array_map(fn (array $e): int => count($e['photos']), $record['evidence'])), $at($paper, 0.5) / 1e3, $at($paper, 0.95) / 1e3);
+printf("PDF of %d readings and %d pictures: p50 %.2f s, p95 %.2f s (aim 1.5 s)\n", $record['readings'], array_sum(array_map(fn (array $e): int => count($e['photos']), $record['evidence'])), $at($paper, 0.5) / 1e3, $at($paper, 0.95) / 1e3);
 
 // One machine that gathered a thousand long notes.
 $id = $machines['RTU-2'];

@@ -136,6 +136,9 @@ async function leave() {
     <main><RouterView :key="session.person?.id" /></main>
     <ElDialog v-model="menu" :title="t('app.settings')" width="min(420px, 94vw)">
       <div class="menu">
+        <button type="button" class="press small wide" @click="((menu = false), guide.show())">
+          {{ t('guide.title') }}
+        </button>
         <button
           v-for="theme in ['light', 'dark', 'device'] as const"
           :key="theme"
@@ -274,6 +277,11 @@ nav .on {
   color: var(--on-frame-soft);
   font-size: 15px;
 }
+.guide {
+  display: grid;
+  place-items: center;
+  min-width: 44px;
+}
 .guide kbd {
   display: grid;
   place-items: center;
@@ -322,6 +330,7 @@ nav .on {
     clip-path: inset(50%);
   }
   .shelf-link,
+  .guide,
   .find,
   .rest,
   .at-machine .office-link,

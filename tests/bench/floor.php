@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\Route;
  * where the benchmarks run.
  */
 Route::middleware(['auth', 'company'])->group(function (): void {
+    Route::get('nothing', fn (): JsonResponse => Reply::with(new stdClass()));
     Route::post('nothing', fn (): JsonResponse => Reply::with(new stdClass()));
     Route::get('machines/{machine}/nothing', fn (Machine $machine): JsonResponse => Reply::with(new stdClass()));
     Route::middleware(['whose', Once::class])->group(function (): void {

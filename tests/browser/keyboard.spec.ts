@@ -149,6 +149,9 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await expect(gate(page, RUN)).toHaveClass(/answered/)
 
   await page.keyboard.press('?')
+  await expect(page.getByRole('dialog')).toContainText('Run: does it start and turn as it should?')
+  await reach(page, page.getByRole('dialog').getByRole('button', { name: 'Keys' }))
+  await page.keyboard.press('Enter')
   await expect(page.getByRole('dialog')).toContainText('next empty reading')
   await page.keyboard.press('Escape')
 })

@@ -31,6 +31,13 @@ final readonly class Day
         $changed = array_fill_keys(array_keys($stages), -INF);
         $starts = $hours = array_fill_keys(array_keys($stages), 0);
         $inHour = array_fill_keys(array_keys($stages), array_fill(0, 24, 0));
+        $cools = $below = $watts = [];
+        foreach ($stages as $name => $stage) {
+            $cools[$name] = str_starts_with($name, 'cool');
+            $below[$name] = substr($name, 0, 4) . ((int) substr($name, 4) - 1);
+            $watts[$name] = ($cools[$name] ? -1 : 1) * (float) $stage['watts'];
+        }
+        $outdoors = self::outdoors($in->group('outdoor') ?? throw new \LogicException('No outdoor air.'));
         [$minOn, $minOff] = [$in->number('min_on'), $in->number('min_off')];
         $band = $in->number('band');
         [$high, $low] = [$in->number('cool_setpoint') + $band, $in->number('heat_setpoint') - $band];
@@ -43,24 +50,22 @@ final readonly class Day
         $trace = [];
         for ($n = 0; $n < self::STEPS; $n++) {
             $s = $n * self::STEP;
-            $outdoor = self::outdoor($in, $s / 3600);
+            $outdoor = $outdoors[$n];
             if ($n % 10 === 0) {
                 $trace[] = [$s / 3600, Ladder::degF($t), Ladder::degF($outdoor)];
             }
             $outOfBand += $t > $high || $t < $low ? self::STEP / 3600 : 0.0;
             $f = Ladder::degF($t);
             foreach ($stages as $name => $stage) {
-                $cools = str_starts_with($name, 'cool');
-                $below = substr($name, 0, 4) . ((int) substr($name, 4) - 1);
                 if (! $isOn[$name]) {
-                    $isBeyond = $cools ? $f > $stage['on'] : $f < $stage['on'];
-                    if ($isBeyond && ($isOn[$below] ?? true) && $s - $changed[$name] >= $minOff) {
+                    $isBeyond = $cools[$name] ? $f > $stage['on'] : $f < $stage['on'];
+                    if ($isBeyond && ($isOn[$below[$name]] ?? true) && $s - $changed[$name] >= $minOff) {
                         $isOn[$name] = true;
                         $changed[$name] = $s;
                         $starts[$name]++;
                         $inHour[$name][intdiv($s, 3600)]++;
                     }
-                } elseif (($cools ? $f < $stage['off'] : $f > $stage['off']) && $s - $changed[$name] >= $minOn) {
+                } elseif (($cools[$name] ? $f < $stage['off'] : $f > $stage['off']) && $s - $changed[$name] >= $minOn) {
                     $isOn[$name] = false;
                     $changed[$name] = $s;
                 }
@@ -72,9 +77,9 @@ final readonly class Day
                     : $t > $on && $outdoor < $lockout && $outdoor < $t;
             }
             $heat = 0.0;
-            foreach ($stages as $name => $stage) {
-                if ($isOn[$name]) {
-                    $heat += (str_starts_with($name, 'cool') ? -1 : 1) * (float) $stage['watts'];
+            foreach ($isOn as $name => $runs) {
+                if ($runs) {
+                    $heat += $watts[$name];
                     $hours[$name] += self::STEP / 3600;
                 }
             }
@@ -85,17 +90,19 @@ final readonly class Day
         return new self($starts, array_map(fn (array $each): int => max($each), $inHour), array_map(floatval(...), $hours), $outOfBand, $free, Ladder::degF($t), $trace);
     }
 
-    /** @return float K at an hour of the day */
-    private static function outdoor(Input $in, float $hour): float
+    /** @return list<float> K at each step of the day */
+    private static function outdoors(Input $outdoor): array
     {
-        $outdoor = $in->group('outdoor') ?? throw new \LogicException('No outdoor air.');
         $hourly = $outdoor->numbers('hourly');
-        if ($hourly !== []) {
+        $day = [];
+        for ($n = 0; $n < self::STEPS; $n++) {
+            $hour = $n * self::STEP / 3600;
             $i = (int) floor($hour);
-
-            return $hourly[$i % 24] + ($hourly[($i + 1) % 24] - $hourly[$i % 24]) * ($hour - $i);
+            $day[] = $hourly !== []
+                ? $hourly[$i % 24] + ($hourly[($i + 1) % 24] - $hourly[$i % 24]) * ($hour - $i)
+                : $outdoor->number('mean') + $outdoor->number('amplitude') * cos(2 * M_PI * ($hour - $outdoor->number('peak_hour')) / 24);
         }
 
-        return $outdoor->number('mean') + $outdoor->number('amplitude') * cos(2 * M_PI * ($hour - $outdoor->number('peak_hour')) / 24);
+        return $day;
     }
 }

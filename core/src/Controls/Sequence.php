@@ -46,23 +46,23 @@ final class Sequence implements Check
         $isOff = fn (Input $in): bool => $in->text('call') === 'emergency_off';
 
         return [
-            Field::words('has', ...self::CALLS)->needed(),
+            Field::words('has', ...self::CALLS)->fromSheet('sequence.has')->needed(),
             Field::flag('heat_pump')->fromSheet('controls.heat_pump')->default(false),
             Field::items(
                 'calls',
-                Field::word('call', ...self::CALLS)->structural(),
+                Field::word('call', ...self::CALLS)->structural()->fromSheet('call'),
                 Field::text('blocked'),
-                Field::texts('expected')->orNone()->neededWhen(fn (Input $in): bool => $tried($in) && ! $isOff($in)),
+                Field::texts('expected')->orNone()->fromSheet('expected')->neededWhen(fn (Input $in): bool => $tried($in) && ! $isOff($in)),
                 Field::texts('seen')->orNone()->neededWhen($tried),
                 $minutes('minutes')->neededWhen($tried),
-                $minutes('delay'),
+                $minutes('delay')->fromSheet('delay'),
                 Field::word('proved_by', 'amps', 'temperature', 'eyes')->neededWhen(fn (Input $in): bool => $tried($in) && ! $isOff($in)),
                 Field::word('air', 'warmer', 'cooler', 'same'),
                 Field::texts('allowed')->orNone(),
                 Field::texts('after')->orNone(),
                 $minutes('after_minutes'),
                 $minutes('off_delay'),
-            )->uniqueBy('call')->needed(),
+            )->uniqueBy('call')->needed()->fromSheet('sequence.calls', true),
         ];
     }
 

@@ -161,7 +161,17 @@ export const GATES: Record<number, Tab[]> = {
     of(code),
     NOTE,
   ],
-  12: [{ id: 'leave' }, of(owner), of(hours), of(spares), of(warranty), of(nextLook), of(finding), of(makerForm), NOTE],
+  12: [
+    { id: 'leave' },
+    of(owner),
+    of(hours),
+    of(spares),
+    of(warranty),
+    of(nextLook),
+    of(finding),
+    of(makerForm),
+    NOTE,
+  ],
 }
 
 /** Benches that stand only where they are asked for, or were used: not every unit hangs on a generator. */

@@ -5,7 +5,7 @@ import type { FieldView } from '@/api/client'
 import { firstUnit } from '@/lib/reading'
 import { useSession } from '@/stores/session'
 import { useBench } from '../bench'
-import { fillFrom, isTyped, keyOf, keysOf, listsOf, NONE, valueAt } from '../entered'
+import { enteredOf, fillFrom, isTyped, keyOf, keysOf, listsOf, NONE, valueAt } from '../entered'
 import type { Column, Item, Row } from '../spec'
 import LoggerDialog from '../logger/LoggerDialog.vue'
 import { fill, set, type LoggerRead, type Mapping } from '../logger/logger'
@@ -285,9 +285,9 @@ const choicesOf = (column: Column) =>
       }))
 /** What stands in the one box is put into the other. */
 function takeOver(name: string, from: string, to: string) {
+  const [typed, field] = [bench.draft.value.values[at(name, from)], member(from)]
   bench.draft.value.values[at(name, to)] =
-    bench.draft.value.values[at(name, from)] ??
-    (Array.isArray(itemOf(name)[from]) ? (itemOf(name)[from] as string[]).join(', ') : undefined)
+    typed ?? (field === undefined ? undefined : enteredOf(field, itemOf(name)[from]))
 }
 
 const importing = ref(false)
@@ -334,7 +334,7 @@ const isUsed = (name: string) =>
           ><span class="sr-only">{{ t(isUsed(name) ? 'bench.takeRow' : 'bench.dropRow') }}</span>
         </button>
       </p>
-      <div class="cells">
+      <div class="cells" :class="{ takes: of.columns.some((column) => column.as) }">
         <FieldCell
           v-for="{ field, column } in columnsOf(name)"
           :key="field.name"
@@ -408,6 +408,9 @@ small {
   flex-wrap: wrap;
   align-items: end;
   gap: 4px 7px;
+}
+.cells.takes {
+  align-items: start;
 }
 .cells > * {
   flex: 1 1 68px;

@@ -55,7 +55,7 @@ final class GasPressure implements Check, Draws
             Field::word('firing', 'high', 'low')->default('high'),
             $small('manifold')->needed(),
             $small('plate_manifold')->readWith(null)->neededWhen(fn (Input $in): bool => $in->text('firing') === 'low'),
-            Field::group('plate_by_gas', ...array_map(fn (string $gas): Field => $small($gas)->readWith(null), Gas::KINDS))->fromSheet('heat.gas.manifold')->broughtIn(),
+            Field::group('plate_by_gas', ...array_map(fn (string $gas): Field => $small($gas)->readWith(null)->broughtIn(), Gas::KINDS))->fromSheet('heat.gas.manifold')->broughtIn(),
             $small('inlet_static'),
             $small('inlet_flowing')->needed(),
             Field::flag('all_firing')->needed(),

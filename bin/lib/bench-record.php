@@ -68,7 +68,7 @@ for ($n = $there; $n < TODAY; $n++) {
 foreach ($client->call('GET', 'today')[1]['jobs'] as $one) {
     foreach ($one['machines'] as $machine) {
         for ($i = 0; $i < 6; $i++) {
-            $timed('POST', "machines/{$machine['id']}/checks/power.voltage", ['subject' => 'machine', 'input' => ['plate_voltage' => '460/3/60', 'volts_ab' => '481 V', 'volts_bc' => '478 V', 'volts_ca' => '484 V'], 'sheetReason' => 'bench']);
+            $timed('POST', "machines/{$machine['id']}/checks/power.voltage", ['subject' => 'machine', 'input' => ['plate_voltage' => '460/3/60', 'volts_ab' => '481 V', 'volts_bc' => '478 V', 'volts_ca' => '484 V'], 'reason' => 'bench']);
         }
     }
 }

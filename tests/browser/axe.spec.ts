@@ -175,6 +175,14 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: /Can we leave/ }).click()
     await expect(page.getByText('What is holding it up')).toBeVisible()
     await sound(page, 'hand over')
+    await page.getByRole('button', { name: 'More', exact: true }).click()
+    await tabs(page, ['Hours and starts', 'Warranty', 'Next look', 'Finding', 'Maker'])
+    await page.getByRole('button', { name: 'Guide', exact: true }).click()
+    await expect(page.getByRole('dialog').locator('h2')).toBeVisible()
+    await expect(page.locator('.dialog-fade-enter-active')).toHaveCount(0)
+    await sound(page, 'the guide')
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toBeHidden()
     await page.getByRole('button', { name: /^Clocks/ }).click()
     await expect(page.getByRole('dialog')).toBeVisible()
     // Half faded in, nothing has its contrast yet.
@@ -192,6 +200,8 @@ test('the office and the shelf are sound', async ({ page }) => {
   for (const [path, shown] of [
     ['/office', 'Harrow Lane Library'],
     ['/office/sites/1', 'Start-up of three rooftop units'],
+    ['/office/jobs', 'Copperbeech Bakery'],
+    ['/jobs/2', 'Bring list'],
     ['/office/people', 'Recent sign-ins'],
     ['/office/company', 'Company key'],
     ['/office/import', 'Export'],

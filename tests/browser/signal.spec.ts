@@ -130,3 +130,21 @@ test('who signs out leaves no page behind for whoever comes after', async ({ pag
   await expect(page.getByLabel('Email')).toBeVisible()
   expect((await pages()).filter((name) => /^[1-9]\d*\./.test(name))).toEqual([])
 })
+
+test('the guide reads without signal, pictures too', async ({ page }) => {
+  const pictures = new Set<string>()
+  page.on('requestfinished', (request) => {
+    if (request.url().endsWith('.webp')) pictures.add(request.url())
+  })
+  await signIn(page)
+  await openMachine(page, 'RTU-2')
+  await expect.poll(() => pictures.size).toBe(13)
+  await page.context().setOffline(true)
+  await page.keyboard.press('?')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.locator('h2')).toHaveText('Power: is the power right, and the rotation?')
+  await expect
+    .poll(() => dialog.locator('img').evaluate((picture: HTMLImageElement) => picture.naturalWidth))
+    .toBeGreaterThan(900)
+  await page.context().setOffline(false)
+})

@@ -46,7 +46,7 @@ final class Sequence implements Check
         $isOff = fn (Input $in): bool => $in->text('call') === 'emergency_off';
 
         return [
-            Field::words('has', ...self::CALLS)->fromSheet('sequence.has')->needed(),
+            Field::words('has', ...self::CALLS)->fromSheet('sequence.has', true)->needed(),
             Field::flag('heat_pump')->fromSheet('controls.heat_pump')->default(false),
             Field::items(
                 'calls',

@@ -160,7 +160,7 @@ export function keysOf(
   const known =
     key === ''
       ? carried.filter((one) => !isLeftOut(draft, path, one))
-      : before.map((item) => String(item[key]))
+      : before.map((item) => String(item[key])).filter((one) => !isLeftOut(draft, path, one))
   const listed = key === 'id' ? check.items.map((item) => item.id) : []
   return [...new Set([...known, ...listed, ...(draft.rows[path] ?? [])])]
 }

@@ -1,9 +1,9 @@
 // @vitest-environment happy-dom
 import { mount } from '@vue/test-utils'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { i18n } from '@/i18n'
 import GuidePages from './GuidePages.vue'
-import { PAGES, read } from './pages'
+import { fetchPictures, PAGES, read } from './pages'
 import { useGuide } from './useGuide'
 
 const global = { plugins: [i18n] }
@@ -15,9 +15,24 @@ describe('the guide', () => {
     expect(PAGES.map((one) => one.gate)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])
     for (const page of PAGES) {
       expect(page.title).not.toMatch(/^#|\d\./)
-      expect(page.html, page.title).toMatch(/<img src="data:image\/webp;base64,/)
+      expect(page.html, page.title).toMatch(/<img src="\/[^"]+\.webp"/)
       expect(page.html, page.title).not.toContain('src="pictures/')
     }
+  })
+
+  it('fetches its pictures ahead', () => {
+    const asked: string[] = []
+    vi.stubGlobal(
+      'Image',
+      class {
+        set src(address: string) {
+          asked.push(address)
+        }
+      },
+    )
+    fetchPictures()
+    vi.unstubAllGlobals()
+    expect(asked).toHaveLength(13)
   })
 
   it('takes the first line as the name, and leaves a picture that is not there by its name', () => {

@@ -1,9 +1,9 @@
 import { marked } from 'marked'
 
-/** The guide as docs/guide has it, with its pictures inside, so that it reads without signal. */
+/** The guide as docs/guide has it, with its pictures. */
 const TEXTS = import.meta.glob<string>('/docs/guide/*.md', { query: '?raw', import: 'default', eager: true })
 const PICTURES = import.meta.glob<string>('/docs/guide/pictures/*.webp', {
-  query: '?inline',
+  query: '?url',
   import: 'default',
   eager: true,
 })
@@ -32,3 +32,8 @@ export function read(path: string, text: string, pictures: Record<string, string
 export const PAGES: GuidePage[] = Object.entries(TEXTS)
   .map(([path, text]) => read(path, text, PICTURES))
   .sort((a, b) => a.gate - b.gate)
+
+/** Fetches the pictures ahead, so that they are there when the signal is not. */
+export function fetchPictures(): void {
+  for (const address of Object.values(PICTURES)) new Image().src = address
+}

@@ -257,7 +257,16 @@ watch(
   wanted,
   (words) => {
     const rows = bench.draft.value.rows[props.of.list] ?? []
-    if (words !== undefined && words.join() !== rows.join()) bench.draft.value.rows[props.of.list] = words
+    if (words === undefined) return
+    if (words.join() !== rows.join()) bench.draft.value.rows[props.of.list] = words
+    // What the sheet names and nobody presses is not sent.
+    const { values } = bench.draft.value
+    const named = valueAt(bench.prefill.value, props.of.list)
+    for (const item of Array.isArray(named) ? (named as Item[]) : []) {
+      const place = `${props.of.list}.${String(item[key.value])}`
+      if (words.includes(String(item[key.value]))) delete values[place]
+      else values[place] = false
+    }
   },
   { immediate: true },
 )

@@ -13,7 +13,14 @@ const isOpen = computed({
   set: (on) => (open.value = on ? open.value : null),
 })
 const page = computed({ get: () => open.value ?? 0, set: (next) => (open.value = next) })
-onMounted(() => void load().catch(() => undefined))
+/** Once everything else is there. */
+const LATER_MS = 4000
+onMounted(() =>
+  setTimeout(() => {
+    void load().catch(() => undefined)
+    void import('@/guide/pages').then((pages) => pages.fetchPictures()).catch(() => undefined)
+  }, LATER_MS),
+)
 </script>
 
 <template>

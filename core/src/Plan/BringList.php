@@ -20,13 +20,8 @@ final class BringList
 {
     private const SURVEY = 1;
     private const OLD_UNIT_OUT = 2;
-    private const PIPE = 4;
-    private const TIGHT = 5;
+    /** On the job where a circuit is opened, with Pipe and Tight before it. */
     private const DRY = 6;
-    private const POWER = 7;
-    private const RUN = 8;
-    private const CHARGE = 9;
-    private const AIR_AND_HEAT = 10;
 
     /** @var array<string, BringItem> */
     private array $items = [];
@@ -43,6 +38,9 @@ final class BringList
     public static function of(array $units): array
     {
         $list = new self($units);
+        if ($units === []) {
+            return [];
+        }
         $list->safety();
         $list->meters();
         $list->refrigerant();
@@ -55,19 +53,19 @@ final class BringList
 
     private function safety(): void
     {
-        $this->add(BringGroup::Safety, 'locks', $this->isAsked(self::POWER), ['count' => count($this->units)]);
+        $this->add(BringGroup::Safety, 'locks', true, ['count' => count($this->units)]);
         $this->add(BringGroup::Safety, 'extinguisher', $this->isBrazed());
         $this->add(BringGroup::Safety, 'fall', $this->isFact('on_roof', 'craned') || $this->isAsked(self::SURVEY));
     }
 
     private function meters(): void
     {
-        $this->add(BringGroup::Meters, 'tester', $this->isAsked(self::POWER));
-        $this->add(BringGroup::Meters, 'rotation', $this->isAsked(self::POWER));
+        $this->add(BringGroup::Meters, 'tester');
+        $this->add(BringGroup::Meters, 'rotation');
         $this->add(BringGroup::Meters, 'megohmmeter', $this->isFact('tripped', 'ran_reversed', 'failed_compressor', 'sister_fault') || $this->any(fn (Job $job): bool => $job->isCompressorChange()));
-        $this->add(BringGroup::Meters, 'clamp', $this->isAsked(self::RUN));
-        $this->add(BringGroup::Meters, 'psychrometer', $this->isAsked(self::AIR_AND_HEAT));
-        $this->add(BringGroup::Meters, 'manometer', $this->isAsked(self::AIR_AND_HEAT));
+        $this->add(BringGroup::Meters, 'clamp');
+        $this->add(BringGroup::Meters, 'psychrometer');
+        $this->add(BringGroup::Meters, 'manometer');
         $this->add(BringGroup::Meters, 'analyzer', $this->isFact('gas_heat'));
         $this->add(BringGroup::Meters, 'micron', $this->isAsked(self::DRY));
     }
@@ -76,10 +74,10 @@ final class BringList
     {
         $names = $this->refrigerants();
         $all = ['refrigerants' => implode(', ', array_keys($names))];
-        $this->add(BringGroup::Refrigerant, 'hoses', $names !== [] && $this->isAsked(self::CHARGE), $all);
-        $this->add(BringGroup::Refrigerant, 'leak', $names !== [] && $this->isAsked(self::CHARGE), $all);
+        $this->add(BringGroup::Refrigerant, 'hoses', $names !== [], $all);
+        $this->add(BringGroup::Refrigerant, 'leak', $names !== [], $all);
         $this->add(BringGroup::Refrigerant, 'recovery', $this->isAsked(self::OLD_UNIT_OUT));
-        $this->add(BringGroup::Refrigerant, 'nitrogen', $this->isAsked(self::PIPE) || $this->isAsked(self::TIGHT));
+        $this->add(BringGroup::Refrigerant, 'nitrogen', $this->isAsked(self::DRY));
         $this->add(BringGroup::Refrigerant, 'scale', $this->isAsked(self::OLD_UNIT_OUT) || $this->isAsked(self::DRY));
         foreach ($names as $name => $charge) {
             $this->add(BringGroup::Refrigerant, $charge > 0.0 ? 'virgin_of' : 'virgin', $this->isAsked(self::DRY), ['refrigerant' => $name, 'charge' => Said::charge($charge)], $name);
@@ -110,7 +108,7 @@ final class BringList
         foreach ($this->told('electrical.mocp') as $amps) {
             $read = is_scalar($amps) ? Quantity::parse((string) $amps, Kind::Current) : null;
             if ($read !== null) {
-                $this->add(BringGroup::Parts, 'fuses', $this->isAsked(self::POWER), ['amps' => Said::amps($read->canonical)], (string) $read->canonical);
+                $this->add(BringGroup::Parts, 'fuses', true, ['amps' => Said::amps($read->canonical)], (string) $read->canonical);
             }
         }
         foreach ($this->counted('air.filters', 'size') as $size => $count) {
@@ -125,7 +123,7 @@ final class BringList
 
     private function papers(): void
     {
-        $this->add(BringGroup::Papers, 'keys', true);
+        $this->add(BringGroup::Papers, 'keys');
         $this->add(BringGroup::Papers, 'crane_permit', $this->isFact('craned'));
         $this->add(BringGroup::Papers, 'hot_work', $this->isBrazed());
         foreach ($this->told('papers') as $papers) {
@@ -137,7 +135,7 @@ final class BringList
     }
 
     /** @param array<string, mixed> $params */
-    private function add(BringGroup $group, string $what, bool $isNeeded, array $params = [], string $which = ''): void
+    private function add(BringGroup $group, string $what, bool $isNeeded = true, array $params = [], string $which = ''): void
     {
         if ($isNeeded) {
             $id = $which === '' ? $what : "$what:$which";
@@ -169,7 +167,7 @@ final class BringList
 
     private function isBrazed(): bool
     {
-        return $this->any(fn (Job $job): bool => in_array(self::PIPE, $job->gates, true) && ! $job->fact('no_brazing'));
+        return $this->any(fn (Job $job): bool => in_array(self::DRY, $job->gates, true) && ! $job->fact('no_brazing'));
     }
 
     /** @return array<string, float> what the units hold, each with the factory charges of all circuits, kg */
@@ -188,10 +186,10 @@ final class BringList
         return $held;
     }
 
-    /** @return list<mixed> what the sheets say of a figure, where they say something */
+    /** @return list<mixed> what the sheets say of a figure, null where one says nothing */
     private function told(string $figure): array
     {
-        return array_values(array_filter(array_map(fn (array $unit): mixed => $unit['sheet']->figure($figure, 'machine'), $this->units), fn (mixed $told): bool => $told !== null && $told !== []));
+        return array_map(fn (array $unit): mixed => $unit['sheet']->figure($figure, 'machine'), $this->units);
     }
 
     /** @return array<string, int> how many of each over all units */
@@ -200,8 +198,9 @@ final class BringList
         $count = [];
         foreach ($this->told($figure) as $rows) {
             foreach (is_array($rows) ? $rows : [] as $row) {
-                if (is_array($row) && is_string($row[$name] ?? null)) {
-                    $count[$row[$name]] = ($count[$row[$name]] ?? 0) + (is_numeric($row['count'] ?? null) ? (int) $row['count'] : 1);
+                $called = is_array($row) ? $row[$name] ?? null : null;
+                if (is_string($called)) {
+                    $count[$called] = ($count[$called] ?? 0) + (is_numeric($row['count'] ?? null) ? (int) $row['count'] : 1);
                 }
             }
         }

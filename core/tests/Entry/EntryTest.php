@@ -137,7 +137,7 @@ final class EntryTest extends TestCase
 
     public function testAFlameThatIsStillLitStandsUntilTheLastOne(): void
     {
-        $lit = ['detectors' => ['hall 2'], 'alarm_off_at' => '9:10', 'alarm_off_who' => 'desk'] + self::FLAME;
+        $lit = ['permit' => 'P-9', 'detectors' => ['hall 2'], 'alarm_off_at' => '9:10', 'alarm_off_who' => 'desk'] + self::FLAME;
         $brings = fn (array $before): array => HotWork::bringsIn(self::past('entry.hot_work', 'machine', $before), 'machine');
         self::assertEquals(array_diff_key($lit, ['detectors' => 1]), $brings($lit));
         self::assertSame([], $brings(['last_flame_at' => '10:05'] + $lit), 'the next flame is another one');

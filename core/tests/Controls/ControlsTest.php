@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Tests\Controls;
+
+use IronStart\Core\Tests\Judges;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** A day that is traced, calls that are known, and readings that are no readings. */
+final class ControlsTest extends TestCase
+{
+    use Judges;
+
+    private const LADDER = ['cool_setpoint' => '74 degF', 'heat_setpoint' => '60 degF', 'differential' => '1 delta_degF', 'deadband' => '1 delta_degF', 'counts' => ['cool' => 1, 'heat' => 0, 'cool_capacity' => '20 kW']];
+    /** Small and quick: it crosses the whole ladder within a step or two. */
+    private const QUICK = ['room' => ['ua_w_per_k' => 500, 'capacitance_kj_per_k' => 30, 'start' => '90 degF'], 'outdoor' => ['mean' => '95 degF', 'amplitude' => '0 delta_degF']];
+
+    /** The compressor comes on again after its least times: ten minutes are six starts an hour, nine are seven. */
+    public function testSixStartsAnHourAreWellAndSevenAreNot(): void
+    {
+        $at = fn (float $minutes): array => self::found('controls.staging', ['min_on' => $minutes, 'min_off' => $minutes] + self::LADDER + self::QUICK);
+        self::assertSame(['clear', []], $at(5.0));
+        self::assertSame(['watch', ['short_cycling:cool1']], $at(4.5));
+        self::assertSame(['watch', ['short_cycling:cool1']], $at(4.0));
+    }
+
+    public function testFreeCoolingStopsAtItsLockoutWhileItIsStillColderOutside(): void
+    {
+        $room = ['room' => ['ua_w_per_k' => 200, 'capacitance_kj_per_k' => 4000, 'gains' => '6000 W', 'start' => '73 degF'], 'counts' => ['cool' => 1, 'cool_capacity' => '2 kW']];
+        $hours = fn (array $economizer, array $outdoors): ?float => self::figure('controls.staging', ['economizer' => $economizer, 'outdoor' => ['hourly' => $outdoors]] + $room + self::LADDER, 'hours_free_cooling');
+        $outdoors = [...array_fill(0, 10, '50 degF'), ...array_fill(0, 14, '66 degF')];
+        $locked = $hours(['on_above' => '68 degF', 'lockout_outdoor' => '60 degF', 'flow_w_per_k' => 300], $outdoors);
+        self::assertGreaterThan(2.0, $locked);
+        self::assertLessThan(10.5, $locked);
+        self::assertGreaterThan($locked + 5, $hours(['on_above' => '68 degF', 'lockout_outdoor' => '70 degF', 'flow_w_per_k' => 300], $outdoors));
+        self::assertSame(0.0, $hours(['on_above' => '68 degF', 'lockout_outdoor' => '60 degF'], $outdoors), 'what it moves is not known');
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function calls(): iterable
+    {
+        foreach (['fan', 'cool1', 'cool2', 'heat1', 'heat2', 'economizer', 'ventilation', 'dehumidify', 'emergency_heat', 'defrost', 'emergency_off'] as $call) {
+            yield $call => [$call];
+        }
+    }
+
+    #[DataProvider('calls')]
+    public function testEachCallMayBeTried(string $call): void
+    {
+        $tried = ['call' => $call, 'seen' => [], 'minutes' => 10, 'after' => []] + ($call === 'emergency_off' ? [] : ['expected' => ['blower'], 'proved_by' => 'eyes']);
+        self::assertNotSame('', self::found('controls.sequence', ['has' => [$call], 'calls' => [$tried]])[0]);
+    }
+
+    public function testASettingThatIsNoReadingIsNotThere(): void
+    {
+        $item = ['name' => 'lockout', 'kind' => 'exact', 'left' => '55 V'];
+        $without = self::found('controls.settings', ['items' => [$item]]);
+        self::assertSame($without, self::found('controls.settings', ['items' => [['required' => ['value' => 'high', 'unit' => 'V']] + $item]]));
+        self::assertNotSame($without, self::found('controls.settings', ['items' => [['required' => ['value' => 50, 'unit' => 'V']] + $item]]));
+    }
+
+    public function testANumberIsWithinAWholeNumber(): void
+    {
+        $item = fn (int|float $left, int|float $tolerance): array => self::found('controls.settings', ['items' => [['name' => 'stages', 'kind' => 'within', 'required' => 5, 'left' => $left, 'tolerance' => $tolerance]]]);
+        self::assertSame('clear', $item(7, 2)[0]);
+        self::assertSame('clear', $item(7.5, 2.5)[0]);
+        self::assertSame('watch', $item(8, 2)[0]);
+    }
+
+    public function testALeavingSetPointIsColderThanWhatEnters(): void
+    {
+        $air = fn (string $set): string => self::refused('controls.leaving_air', ['mode' => 'leaving_air', 'sensible_capacity' => '45000 Btu/h', 'entering_db' => '78 degF', 'leaving_set' => $set])[0];
+        self::assertSame('leaving_set', $air('78 degF'));
+        self::assertSame('', $air('77.9 degF'));
+    }
+
+    public function testTheOtherLetterAtOneEndIsAWireTooMany(): void
+    {
+        $both = ['R', 'C', 'G', 'Y1', 'O'];
+        $pump = fn (array $here, array $there): array => self::found('controls.terminals', ['machine' => ['compressors' => 1, 'heat_stages' => 0, 'heat_pump' => true, 'reversing' => 'O'], 'thermostat' => ['type' => 'heat_pump', 'landed' => $here, 'ob_setting' => 'O'], 'machine_landed' => $there]);
+        self::assertSame('clear', $pump($both, $both)[0]);
+        self::assertSame(['watch', ['extra_wire:B']], $pump([...$both, 'B'], $both));
+        self::assertSame(['stop', ['missing_wire:O', 'extra_wire:B']], $pump(['R', 'C', 'G', 'Y1', 'B'], ['R', 'C', 'G', 'Y1']));
+    }
+
+    public function testWhatWasNotTestedNeedNotBeHeardElsewhere(): void
+    {
+        $heard = ['alarm' => 'high pressure', 'how' => 'by_doing', 'local' => true, 'cleared' => true];
+        $of = fn (array $test): array => self::found('controls.alarms', ['standing' => [], 'remote' => true, 'tests' => [$test]])[1];
+        self::assertContains('missing:tests.0.remote', $of($heard));
+        self::assertNotContains('missing:tests.0.remote', $of(['remote' => true] + $heard));
+        self::assertNotContains('missing:tests.0.remote', $of(['alarm' => 'high pressure', 'how' => 'not_tested']));
+    }
+}

@@ -178,7 +178,7 @@ defineExpose({ take, record: () => bench.value?.record(), step, correct })
         <li v-for="note in gate.notes" :key="note">{{ note }}</li>
       </ul>
       <div v-if="tabs.length > 0" class="tab-line">
-        <div class="tabs" :class="{ every: all || !hasMore }" role="tablist">
+        <div class="tabs" role="tablist">
           <button
             v-for="one in tabs"
             :key="one.id"
@@ -266,7 +266,7 @@ h1 {
   overflow-x: auto;
 }
 @media (min-width: 641px) {
-  .every {
+  .tabs {
     flex-wrap: wrap;
   }
 }

@@ -66,7 +66,7 @@ legend {
 }
 .less {
   position: absolute;
-  top: -22px;
+  top: -40px;
   right: 0;
   min-height: 44px;
   border: 0;

@@ -33,6 +33,8 @@ const { t } = useI18n()
 const id = useId()
 const SHOWN_AS_BUTTONS = 6
 const SHORT = 12
+/** A text that may be longer has the whole width. */
+const LINE = 120
 /** More words than this are picked from a list, not pressed. */
 const MANY = 12
 /** What the sheet, the record or the person already gives stands in its box, pale, until another is typed. */
@@ -207,7 +209,7 @@ const stacked = computed(
       ><input v-model="flagged" type="checkbox" /> {{ t(`orFlag.${field.orFlag as 'open_circuit'}`) }}</label
     >
   </div>
-  <div v-else class="text" :class="{ compact, wide: field.type === 'texts' }">
+  <div v-else class="text" :class="{ compact, wide: field.type === 'texts', long: field.length > LINE }">
     <label :for="id"
       >{{ shown }}<small v-if="field.help && !compact">{{ field.help }}</small></label
     >
@@ -272,6 +274,15 @@ const stacked = computed(
   border-bottom: 1px solid var(--rule);
   font-size: 16px;
   line-height: 1.2;
+}
+.text {
+  grid-template-columns: minmax(0, 1fr) minmax(150px, 46%);
+}
+.text.long {
+  grid-template-columns: minmax(0, 1fr);
+}
+.text.long input {
+  font: 400 18px/1.2 var(--text);
 }
 .text.compact,
 .pick.compact {

@@ -77,6 +77,16 @@ final class AirTest extends TestCase
         self::assertSame($low, self::found('air.mix', ['wanted_fraction' => '45 %', 'supply_airflow' => '5000 cfm'] + $read), 'half of what makes a share');
     }
 
+    public function testWhatIsSwappedIsRefusedAtItsField(): void
+    {
+        $heat = fn (string $supply): string => self::refused('air.flow', ['return_db' => '70 degF', 'supply_db' => $supply, 'gas_heat' => ['input' => '100000 Btu/h']])[0];
+        self::assertSame('supply_db', $heat('70 degF'));
+        self::assertNotSame('supply_db', $heat('70.1 degF'));
+        $mix = fn (string $wanted): string => self::refused('air.mix', ['return_db' => '72 degF', 'mixed_db' => '66 degF', 'outdoor_db' => '42 degF', 'wanted_airflow' => $wanted, 'supply_airflow' => '5000 cfm'])[0];
+        self::assertSame('', $mix('5000 cfm'));
+        self::assertSame('wanted_airflow', $mix('5001 cfm'));
+    }
+
     public function testTheBlowersLimitIsAskedForOnceItWouldTurnFaster(): void
     {
         $drive = ['flow_now' => '1000 cfm', 'rpm_now' => 800, 'amps_now' => '4 A', 'plate_amps' => '8 A', 'rotation' => 'correct'];

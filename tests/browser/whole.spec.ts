@@ -20,7 +20,7 @@ const CONTROLS = 'Does it do what the controls call for?'
 const LEAVE = 'Can we leave?'
 const AIM = 90
 /** What it took when this was written: it may only become less. */
-const MOST = 250
+const MOST = 235
 
 /** Counts what a person does: presses, and keys other than those of the figures. */
 async function counted(page: Page): Promise<() => Promise<number>> {
@@ -214,15 +214,16 @@ test('a rooftop unit from a reversed supply to a signed record', async ({ page, 
   await openTab(page, 'Terminals')
   await read(frame, { Compressors: '2' })
   await choose(page, 'Thermostat is', 'conventional')
-  for (const end of ['Landed at the thermostat', 'Landed at the unit'])
-    for (const terminal of ['R', 'C', 'G', 'Y1', 'Y2', 'W1', 'W2'])
-      await page.getByRole('group', { name: end }).getByText(terminal, { exact: true }).click()
+  for (const terminal of ['R', 'C', 'G', 'Y1', 'Y2', 'W1', 'W2'])
+    await page
+      .getByRole('group', { name: 'Landed at the thermostat' })
+      .getByText(terminal, { exact: true })
+      .click()
+  await page.getByRole('button', { name: 'Same as landed at the thermostat' }).click()
   await record(page)
   await openTab(page, 'Settings')
-  for (const row of await page.locator('.part').all()) {
-    await row.getByRole('button', { name: /^same/i }).first().click()
-    await row.getByRole('button', { name: /^same/i }).last().click()
-  }
+  await page.getByRole('button', { name: 'The rest: “As found” like “Required”' }).click()
+  await page.getByRole('button', { name: 'The rest: “As left” like “As found”' }).click()
   await record(page)
   await openTab(page, 'Staging')
   await read(frame, { 'Cooling set point': '74', 'Heating set point': '70' })

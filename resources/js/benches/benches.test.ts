@@ -498,3 +498,47 @@ describe('what stands within a row of a table', () => {
     expect(enteredOf(of('shield'), undefined)).toBeUndefined()
   })
 })
+
+describe('what one box says goes over into another by a press', () => {
+  const bench = async (id: string, prefill: object) => {
+    useMachine().view = machineWith({ prefill: prefill as never })
+    const spec = BENCHES.find((one) => one.id === id)!
+    const frame = mount(BenchFrame, { props: { spec }, global: { plugins: [i18n] } })
+    await flushPromises()
+    const press = async (text: string) => {
+      await frame
+        .findAll('button')
+        .find((one) => one.text() === text)!
+        .trigger('click')
+      await flushPromises()
+    }
+    return { frame, press }
+  }
+  const boxes = (frame: Awaited<ReturnType<typeof bench>>['frame'], label: string) =>
+    frame
+      .findAll('.part label')
+      .filter((one) => one.text().startsWith(label))
+      .map((one) => (frame.find(`[id="${one.attributes('for')}"]`).element as HTMLInputElement).value)
+
+  it('in all rows that are empty yet, out of the sheet and out of what was typed', async () => {
+    const items = ['A', 'B', 'C'].map((name, i) => ({ name, kind: 'exact', required: `${i + 3} min` }))
+    const { frame, press } = await bench('settings', { 'controls.settings': { machine: { items } } })
+    expect(boxes(frame, 'As found')).toEqual(['', '', ''])
+    await press('The rest: “As found” like “Required”')
+    expect(boxes(frame, 'As found')).toEqual(['3 min', '4 min', '5 min'])
+    expect(frame.text()).not.toContain('The rest: “As found”')
+    await press('The rest: “As left” like “As found”')
+    expect(boxes(frame, 'As left')).toEqual(['3 min', '4 min', '5 min'])
+  })
+
+  it('and words as they are pressed elsewhere', async () => {
+    const { frame, press } = await bench('terminals', {})
+    expect(frame.text()).not.toContain('Same as landed at the thermostat')
+    const group = (legend: string) =>
+      frame.findAll('fieldset.several').find((one) => one.find('legend').text() === legend)!
+    await group('Landed at the thermostat').find('input[value="R"]').setValue(true)
+    await press('Same as landed at the thermostat')
+    const pressed = group('Landed at the unit').findAll('input:checked')
+    expect(pressed.map((one) => (one.element as HTMLInputElement).value)).toEqual(['R'])
+  })
+})

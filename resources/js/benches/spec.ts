@@ -12,6 +12,8 @@ export type Column = {
   when?: (item: Item, context: Context) => boolean
   /** What stands there may be taken over by a press: what came on is mostly what should. */
   as?: string
+  /** Also for all rows at once that are still empty: what is left is mostly what was found. */
+  rest?: boolean
   /** Told to be empty nowhere here. */
   some?: boolean
   /** One of the names of another table's rows. */
@@ -27,7 +29,8 @@ export type Row =
   | { row: 'figure'; field: string }
   | { row: 'grid'; fields: string[]; columns: 2 | 3 | 4; title?: string }
   | { row: 'optional'; group: string }
-  | { row: 'words'; field: string; from?: string }
+  /** `as`: what is pressed at another field may be taken over by a press. */
+  | { row: 'words'; field: string; from?: string; as?: string }
   | {
       row: 'table'
       list: string
@@ -96,6 +99,8 @@ export const measures = (title: string, ...members: string[]): Row => ({
 export const optional = (group: string): Row => ({ row: 'optional', group })
 export const words = (field: string, from?: string): Row =>
   from === undefined ? { row: 'words', field } : { row: 'words', field, from }
+/** Words that are mostly those of another field. */
+export const wordsAs = (field: string, as: string): Row => ({ row: 'words', field, as })
 export const walked = (): Row => ({ row: 'walked' })
 export const table = (
   list: string,

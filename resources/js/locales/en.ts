@@ -88,6 +88,7 @@ export default {
     noneOf: 'No {what}',
     as: 'same',
     asIs: 'Same as {what}',
+    restAs: 'The rest: “{what}” like “{from}”',
     moreOf: 'More',
     yes: 'yes',
     no: 'no',

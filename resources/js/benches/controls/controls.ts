@@ -1,4 +1,4 @@
-import { type BenchSpec, figure, grid, type Item, optional, table, words } from '../spec'
+import { type BenchSpec, figure, grid, type Item, optional, table, words, wordsAs } from '../spec'
 
 /** Which wires this unit needs, and which are landed at each end. */
 export const terminals: BenchSpec = {
@@ -12,7 +12,7 @@ export const terminals: BenchSpec = {
     words('thermostat.type'),
     words('thermostat.ob_setting'),
     words('thermostat.landed'),
-    words('machine_landed'),
+    wordsAs('machine_landed', 'thermostat.landed'),
     optional('wire'),
   ],
 }
@@ -30,9 +30,9 @@ export const settings: BenchSpec = {
         { field: 'required', when: (item) => item.kind !== 'one_of' },
         { field: 'tolerance', when: (item) => item.kind === 'within' },
         { field: 'allowed', when: (item) => item.kind === 'one_of' },
-        { field: 'found', as: 'required' },
+        { field: 'found', as: 'required', rest: true },
         'test',
-        { field: 'left', as: 'found' },
+        { field: 'left', as: 'found', rest: true },
         'reason',
         'initials',
         { field: 'must', seldom: true },

@@ -99,7 +99,16 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
           :field="field(row.field)!"
           :at="row.field"
           :choices="row.row === 'words' ? known(row) : undefined"
-        />
+        >
+          <button
+            v-if="row.row === 'words' && row.as && isTyped(bench.draft.value.values[row.as])"
+            type="button"
+            class="press small"
+            @click="bench.draft.value.values[row.field] = bench.draft.value.values[row.as]"
+          >
+            {{ t('bench.asIs', { what: (field(row.as)?.label ?? '').toLowerCase() }) }}
+          </button>
+        </FieldCell>
       </template>
       <fieldset v-else-if="row.row === 'grid'" class="grid" :class="`by${row.columns}`">
         <legend v-if="row.title">{{ field(row.title)?.label }}</legend>

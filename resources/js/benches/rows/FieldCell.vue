@@ -171,6 +171,7 @@ const stacked = computed(
     <label v-if="field.orNone || isFlags" :class="{ on: noneAt }">
       <input v-model="noneAt" type="checkbox" />{{ t('bench.none') }}
     </label>
+    <slot />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </fieldset>
   <ChoiceField

@@ -298,6 +298,22 @@ function takeOver(name: string, from: string, to: string) {
   bench.draft.value.values[at(name, to)] =
     typed ?? (field === undefined ? undefined : enteredOf(field, itemOf(name)[from]))
 }
+/** What is mostly the same everywhere is taken over in all rows that are still empty. */
+const atOnce = computed(() =>
+  props.of.columns
+    .filter((column) => column.rest === true && column.as !== undefined)
+    .map((column) => ({
+      to: column.field,
+      from: column.as ?? '',
+      rows: shown.value.filter(
+        (name) =>
+          !isTyped(bench.draft.value.values[at(name, column.field)]) &&
+          (isTyped(bench.draft.value.values[at(name, column.as ?? '')]) ||
+            itemOf(name)[column.as ?? ''] !== undefined),
+      ),
+    }))
+    .filter((one) => one.rows.length > 1),
+)
 
 const importing = ref(false)
 function takeFile(points: LoggerRead['points'], mapping: Mapping, source: string) {
@@ -323,6 +339,22 @@ const isUsed = (name: string) =>
     <p v-if="bench.draft.value.source && of.file" class="others">
       {{ t('logger.fromFile', { source: bench.draft.value.source }) }}
       <button type="button" class="press small" @click="drop">{{ t('logger.drop') }}</button>
+    </p>
+    <p v-if="atOnce.length > 0" class="others">
+      <button
+        v-for="one in atOnce"
+        :key="one.to"
+        type="button"
+        class="press small"
+        @click="one.rows.forEach((name) => takeOver(name, one.from, one.to))"
+      >
+        {{
+          t('bench.restAs', {
+            what: member(one.to)?.label ?? '',
+            from: member(one.from)?.label ?? '',
+          })
+        }}
+      </button>
     </p>
     <div
       v-for="(name, i) in parts"

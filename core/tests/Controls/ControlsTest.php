@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Controls;
 
+use IronStart\Core\Core;
 use IronStart\Core\Tests\Judges;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -92,5 +93,32 @@ final class ControlsTest extends TestCase
         self::assertContains('missing:tests.0.remote', $of($heard));
         self::assertNotContains('missing:tests.0.remote', $of(['remote' => true] + $heard));
         self::assertNotContains('missing:tests.0.remote', $of(['alarm' => 'high pressure', 'how' => 'not_tested']));
+        self::assertNotContains('missing:tests.0.remote', self::found('controls.alarms', ['standing' => [], 'remote' => false, 'tests' => [$heard]])[1], 'nobody listens elsewhere');
+    }
+
+    public function testADayIsTracedOnceRoomAndOutdoorAirAreKnown(): void
+    {
+        $trace = fn (array $of): bool => (Core::judge()->judge('controls.staging', $of + self::LADDER, 'us')->judgement->drawing['trace'] ?? []) !== [];
+        self::assertTrue($trace(self::QUICK));
+        self::assertFalse($trace(['room' => self::QUICK['room']]));
+        self::assertFalse($trace(['outdoor' => self::QUICK['outdoor']]));
+    }
+
+    public function testOnlyCallsOfTheUnitThatWereTriedAreCounted(): void
+    {
+        $tried = ['seen' => ['blower'], 'expected' => ['blower'], 'minutes' => 10, 'proved_by' => 'amps', 'after' => []];
+        $calls = [['call' => 'fan'] + $tried, ['call' => 'cool1', 'blocked' => 'cold outside'], ['call' => 'heat1'] + $tried];
+        $input = ['has' => ['fan', 'cool1'], 'calls' => $calls];
+        self::assertSame(1.0, self::figure('controls.sequence', $input, 'tried'));
+        self::assertSame(2.0, self::figure('controls.sequence', $input, 'of'));
+    }
+
+    public function testWhatIsOffAtOnceRanOnForNothing(): void
+    {
+        $call = fn (array $more): array => self::found('controls.sequence', ['has' => ['cool1'], 'calls' => [$more + ['call' => 'cool1', 'seen' => ['blower'], 'expected' => ['blower'], 'minutes' => 10, 'proved_by' => 'amps']]]);
+        self::assertSame('clear', $call(['after' => [], 'after_minutes' => 30])[0]);
+        self::assertSame($call(['after' => []])[0], $call(['after' => [], 'after_minutes' => 30])[0]);
+        self::assertNotSame('clear', $call(['after' => ['blower'], 'after_minutes' => 30])[0]);
+        self::assertNotSame('', $call(['after' => ['blower']])[0]);
     }
 }

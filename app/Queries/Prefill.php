@@ -29,7 +29,7 @@ final class Prefill
     /** Of what comes out, which is the unit of the sheet only where the unit stays. */
     private const COMES_OUT = ['refrigerant.way_out', 'refrigerant.rebound', 'refrigerant.cylinder', 'refrigerant.account', 'compressor.acid'];
     private const OF_EACH_CIRCUIT = ['piping.purge', 'piping.flare_torque', 'piping.bulb', 'piping.equivalent_length', 'tight.hold', 'dry.log', 'dry.decay',
-        'charge.weigh_in', 'charge.state', 'charge.trim', 'charge.target_superheat', 'charge.orifice', 'diagnose.cooling'];
+        'run.standing_pressure', 'charge.weigh_in', 'charge.state', 'charge.trim', 'charge.target_superheat', 'charge.orifice', 'diagnose.cooling'];
 
     /** What may be shut off is tried section by section. */
     private const BY_SECTION = 'tight.hold';

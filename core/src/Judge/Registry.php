@@ -18,6 +18,7 @@ use IronStart\Core\Heat;
 use IronStart\Core\Piping;
 use IronStart\Core\Power;
 use IronStart\Core\Refrigerant;
+use IronStart\Core\Run;
 use IronStart\Core\Survey;
 use IronStart\Core\Tight;
 use IronStart\Core\Vrf;
@@ -91,6 +92,7 @@ final class Registry
         'piping.bulb' => Piping\Bulb::class,
         'piping.equivalent_length' => Piping\EquivalentLength::class,
         'piping.insulation' => Piping\Insulation::class,
+        'run.standing_pressure' => Run\StandingPressure::class,
         'vrf.wire_map' => Vrf\WireMap::class,
         'entry.option_chosen' => Entry\OptionChosen::class,
         'entry.lift_day' => Entry\LiftDay::class,

@@ -21,6 +21,8 @@ const session = useSession()
 const overriding = ref(false)
 /** All benches of the question are shown, those seldom needed too. */
 const all = ref(false)
+/** What Run asks before the press. */
+const BEFORE_START = ['standing', 'prestart']
 const WITH_PARTS = [7, 8, 9]
 const LOADERS = {
   start: () => import('./run/StartBench.vue'),
@@ -81,7 +83,12 @@ function firstTab(): string {
   )
   if (gate === 12) return 'leave'
   // Run has an order of its own: go down the list, press, then read.
-  if (gate === 8 && found !== undefined && found.id !== 'prestart' && machine.view?.startedAt === null)
+  if (
+    gate === 8 &&
+    found !== undefined &&
+    !BEFORE_START.includes(found.id) &&
+    machine.view?.startedAt === null
+  )
     return 'start'
   return found?.id ?? tabs.value[0]?.id ?? ''
 }
@@ -258,6 +265,7 @@ h1 {
 }
 .tab-line {
   display: flex;
+  align-items: flex-start;
   margin: 6px 0 8px -8px;
 }
 .tabs {

@@ -46,6 +46,7 @@ import {
 import { decay, pullDown, pullTime, water } from './refrigerant/dry'
 import { account, cylinder, rebound, wayOut } from './refrigerant/refrigerant'
 import { hold } from './refrigerant/tight'
+import { standing } from './run/run'
 import type { BenchSpec } from './spec'
 import { wireMap } from './vrf/wires'
 import { crane, curb, rigging, route, structure } from './survey/survey'
@@ -122,7 +123,7 @@ export const GATES: Record<number, Tab[]> = {
     LOCKS,
     NOTE,
   ],
-  8: [of(prestart), { id: 'start' }, of(loaded), of(wheel), of(amps), of(legRoll), NOTE],
+  8: [of(standing), of(prestart), { id: 'start' }, of(loaded), of(wheel), of(amps), of(legRoll), NOTE],
   9: [
     of(weighIn),
     of(chargeState),
@@ -176,6 +177,7 @@ export const GATES: Record<number, Tab[]> = {
 
 /** Benches that stand only where they are asked for, or were used: not every unit hangs on a generator. */
 export const SELDOM = [
+  'standing',
   'code',
   'makerForm',
   'wireMap',

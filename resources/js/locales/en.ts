@@ -143,6 +143,7 @@ export default {
     sharedFeeder: 'Shared feeder',
     wireMap: 'Wire map',
     rootCause: 'Root cause',
+    standing: 'Standing pressure',
     prestart: 'Pre-start list',
     start: 'Start',
     loaded: 'Loaded voltage',

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IronStart\Core\Tests\Run;
+
+use IronStart\Core\Tests\Judges;
+use PHPUnit\Framework\TestCase;
+
+/** What the readings may be off by, where the table ends, and what the place does to a gauge. */
+final class StandingPressureTest extends TestCase
+{
+    use Judges;
+
+    private const STANDS = ['refrigerant' => 'R-410A', 'ambient' => '75 degF', 'standing_hours' => 14];
+
+    public function testAReadingWithinWhatItMayBeOffByIsTooCloseToCall(): void
+    {
+        // A hundredth of 201 psig and 0.9 °F are 3.8 psi together.
+        $at = fn (string $psig): bool => self::judge('run.standing_pressure', ['pressure' => "$psig psig"] + self::STANDS)->marginal;
+        self::assertTrue($at('204.5'));
+        self::assertTrue($at('198'));
+        self::assertFalse($at('206'));
+        self::assertTrue($at('233.5'));
+        self::assertFalse($at('230'));
+    }
+
+    public function testAGaugeReadsMoreOnAMountain(): void
+    {
+        $low = fn (string $altitude): ?float => self::figure('run.standing_pressure', ['pressure' => '218 psig', 'altitude' => $altitude] + self::STANDS, 'expected_low');
+        self::assertEqualsWithDelta(2.6, $low('5280 ft') - $low('0 ft'), 0.1);
+    }
+
+    public function testATemperatureOffTheTableIsRefusedAndAPressureOffItReadsAsNothing(): void
+    {
+        self::assertSame('refrigerant', self::refused('run.standing_pressure', ['refrigerant' => 'R-999', 'pressure' => '1 psig'] + self::STANDS)[0]);
+        self::assertNull(self::figure('run.standing_pressure', ['pressure' => '-14.5 psig'] + self::STANDS, 'reads_as'));
+        self::assertSame('coil', self::refused('run.standing_pressure', ['pressure' => '1 psig', 'coil' => '140 degF'] + self::STANDS)[0]);
+    }
+
+    public function testItOwesItsCautions(): void
+    {
+        self::assertSame(['refrigerant_handling'], self::judge('run.standing_pressure', self::STANDS)->cautions);
+        self::assertSame(['refrigerant_handling', 'flammable_refrigerant'], self::judge('run.standing_pressure', ['refrigerant' => 'R-454B'] + self::STANDS)->cautions);
+    }
+}

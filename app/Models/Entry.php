@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as Rows;
 use Illuminate\Database\Query\JoinClause;
 
 /**
@@ -52,6 +53,12 @@ final class Entry extends OfCompany
     public static function beside(string $table): \Closure
     {
         return fn (JoinClause $join) => $join->on("$table.company_id", '=', 'entries.company_id')->on("$table.machine_id", '=', 'entries.machine_id')->on("$table.at", '=', 'entries.at');
+    }
+
+    /** @return \Closure(Rows): mixed the entries that took the place of a row's own; for `whereNotExists` */
+    public static function corrections(string $table): \Closure
+    {
+        return fn (Rows $later) => $later->from('entries as c')->whereColumn('c.company_id', "$table.company_id")->whereColumn('c.machine_id', "$table.machine_id")->whereColumn('c.supersedes', "$table.at");
     }
 
     /** @return Builder<self> the clocks nobody has stopped */

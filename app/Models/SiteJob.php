@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Query\Builder;
 
 /**
  * @property int $id
@@ -49,5 +50,11 @@ final class SiteJob extends OfCompany
     public function people(): BelongsToMany
     {
         return $this->belongsToMany(User::class, 'job_people')->withPivotValue('company_id', $this->company_id ?? app(\App\Support\CurrentCompany::class)->id());
+    }
+
+    /** @return \Closure(Builder): mixed whether a person is on the job of a row's machine; for `whereExists` beside `machines` */
+    public static function isOn(User $person): \Closure
+    {
+        return fn (Builder $on) => $on->from('job_people')->whereColumn('job_people.company_id', 'machines.company_id')->whereColumn('job_people.site_job_id', 'machines.site_job_id')->where('job_people.user_id', $person->id);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Entry;
 use App\Models\PutBack;
+use App\Models\SiteJob;
 use App\Models\User;
 use App\Support\Moment;
 use App\Views\ClocksView;
@@ -58,9 +59,7 @@ final class ClocksBoard
     {
         return $query->join('machines', fn ($join) => $join->on('machines.company_id', '=', "$table.company_id")->on('machines.id', '=', "$table.machine_id"))
             ->join('users', 'users.id', '=', $whose)
-            ->unless($person->role->may('see_all_jobs'), fn (Builder $own) => $own->whereExists(
-                fn (Builder $on) => $on->from('job_people')->whereColumn('job_people.company_id', 'machines.company_id')->whereColumn('job_people.site_job_id', 'machines.site_job_id')->where('job_people.user_id', $person->id),
-            ));
+            ->unless($person->role->may('see_all_jobs'), fn (Builder $own) => $own->whereExists(SiteJob::isOn($person)));
     }
 
     private function clock(string $id, \stdClass $row, ?int $at, ?int $putBack, string $kind, string $name, CarbonImmutable $start, int $minutes, string $next): ClockView

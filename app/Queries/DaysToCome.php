@@ -9,6 +9,7 @@ use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\RecordedVerdict;
+use App\Models\SiteJob;
 use App\Models\SuspectMark;
 use App\Models\User;
 use App\Views\DayView;
@@ -32,9 +33,7 @@ final class DaysToCome
     /** @return list<DayView> what is due by a day, or ever, on the machines a person sees; the earliest first */
     public function for(User $person, ?string $until = null): array
     {
-        $seen = fn (Builder $query): Builder => $query->unless($person->role->may('see_all_jobs'), fn (Builder $own) => $own->whereExists(
-            fn (Builder $on) => $on->from('job_people')->whereColumn('job_people.company_id', 'machines.company_id')->whereColumn('job_people.site_job_id', 'machines.site_job_id')->where('job_people.user_id', $person->id),
-        ));
+        $seen = fn (Builder $query): Builder => $query->unless($person->role->may('see_all_jobs'), fn (Builder $own) => $own->whereExists(SiteJob::isOn($person)));
 
         return $this->all($seen, $until);
     }
@@ -69,7 +68,7 @@ final class DaysToCome
         $query = RecordedVerdict::query()->whereIn('verdicts.check', ['entry.next_look', 'entry.warranty'])
             ->selectSub(fn (Builder $later) => $later->from('verdicts as v')->whereColumn('v.company_id', 'verdicts.company_id')->whereColumn('v.machine_id', 'verdicts.machine_id')->whereColumn('v.at', '>', 'verdicts.at')->whereNotExists(SuspectMark::flags('v'))->selectRaw('jsonb_agg(DISTINCT v."check")'), 'later')
             ->whereNotExists(SuspectMark::flags('verdicts'))
-            ->whereNotExists(fn (Builder $later) => $later->from('entries as c')->whereColumn('c.company_id', 'verdicts.company_id')->whereColumn('c.machine_id', 'verdicts.machine_id')->whereColumn('c.supersedes', 'verdicts.at'));
+            ->whereNotExists(Entry::corrections('verdicts'));
         $days = [];
         foreach (self::rows($query->toBase(), 'verdicts', $seen, ['verdicts.at', 'verdicts.check', 'verdicts.input']) as $row) {
             $input = json_decode($row->input, true);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Entry;
 use App\Models\Machine;
 use App\Models\SiteJob;
 use App\Models\SuspectMark;
@@ -27,7 +28,6 @@ use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Plan\BringItem;
 use IronStart\Core\Plan\BringList;
 use IronStart\Core\Plan\WorkedTime;
-use IronStart\Core\Wording\GateLine;
 use IronStart\Core\Wording\Speaker;
 
 /** Jobs with each unit's rod and what holds it; one job whole: hours by question, what to bring, what failed elsewhere. */
@@ -105,8 +105,7 @@ final class JobBoard
     /** @param array<int, int> $seconds by question */
     private static function machine(Machine $machine, Standing $standing, array $seconds, string $signedAt): JobMachineView
     {
-        $gate = $standing->gates->current;
-        $line = $gate === null ? null : $standing->line($gate);
+        $line = $standing->current();
         $hours = [];
         foreach ($seconds as $at => $spent) {
             $hours[] = new GateHoursView($at, $standing->line($at)->name, (int) round($spent / self::MINUTE));
@@ -116,13 +115,13 @@ final class JobBoard
             $machine->id,
             $machine->name,
             $machine->place,
-            array_map(fn (GateLine $l): string => $l->state, $standing->lines),
-            $gate,
+            $standing->states(),
+            $standing->gates->current,
             $line->question ?? '',
             $line->sentence ?? '',
             $standing->gates->status()->value,
             $standing->next,
-            array_merge([], ...array_map(fn (GateLine $l): array => array_map(fn (string $note): string => "$l->name: $note", $l->notes), $standing->lines)),
+            $standing->notes(),
             $hours,
             array_values(array_map(fn (array $item): string => $item['what'], array_filter($standing->tape->items, fn (array $item): bool => $item['done'] === ''))),
             count($standing->putBack),
@@ -196,7 +195,7 @@ final class JobBoard
     {
         $rows = $this->db->table('verdicts')->where('verdicts.company_id', $this->company->id())->whereIn('verdicts.machine_id', $machines->pluck('id')->all())->where('verdicts.check', 'entry.spares')->where('verdicts.input->van', true)
             ->whereNotExists(SuspectMark::flags('verdicts'))
-            ->whereNotExists(fn (Builder $later) => $later->from('entries as c')->whereColumn('c.company_id', 'verdicts.company_id')->whereColumn('c.machine_id', 'verdicts.machine_id')->whereColumn('c.supersedes', 'verdicts.at'))
+            ->whereNotExists(Entry::corrections('verdicts'))
             ->orderBy('verdicts.id')->get(['verdicts.machine_id', 'verdicts.input']);
         $names = $machines->pluck('name', 'id');
 

@@ -131,7 +131,7 @@ final class OfficeDesk
         $in = fn (string $table, string $called): Builder => $this->db->table($table)->where("$table.company_id", $this->company->id())->whereRaw("$table.search @@ to_tsquery('simple', ?)", [$words])
             ->orderByRaw("starts_with(lower($called), ?) DESC, $called, $table.id", [mb_strtolower(trim($query))])->limit(self::FOUND);
         $found = $in('machines', 'machines.name')->join('site_jobs', 'site_jobs.id', '=', 'machines.site_job_id')->join('sites', 'sites.id', '=', 'site_jobs.site_id')
-            ->unless($person->role->may('see_all_jobs'), fn (Builder $q) => $q->whereExists(fn (Builder $on) => $on->from('job_people')->whereColumn('job_people.company_id', 'machines.company_id')->whereColumn('job_people.site_job_id', 'machines.site_job_id')->where('job_people.user_id', $person->id)))
+            ->unless($person->role->may('see_all_jobs'), fn (Builder $q) => $q->whereExists(SiteJob::isOn($person)))
             ->get(['machines.id', 'machines.name', 'machines.serial', 'sites.name as site'])->map(fn (\stdClass $r): FoundView => new FoundView('machine', $r->id, "$r->name, $r->site", $r->serial))->all();
         if ($person->role->may('office')) {
             array_push(

@@ -32,4 +32,22 @@ final readonly class Standing
     {
         return $this->lines[$gate - 1];
     }
+
+    /** The question it is at; null where all are answered. */
+    public function current(): ?GateLine
+    {
+        return $this->gates->current === null ? null : $this->line($this->gates->current);
+    }
+
+    /** @return list<string> of each question, as the rod shows it */
+    public function states(): array
+    {
+        return array_map(fn (GateLine $line): string => $line->state, $this->lines);
+    }
+
+    /** @return list<string> what stands beside the questions, each with its name */
+    public function notes(): array
+    {
+        return array_merge([], ...array_map(fn (GateLine $line): array => array_map(fn (string $note): string => "$line->name: $note", $line->notes), $this->lines));
+    }
 }

@@ -13,7 +13,6 @@ use App\Views\TodayMachine;
 use App\Views\TodayView;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use IronStart\Core\Wording\GateLine;
 
 /** The day's board: every machine on today's jobs, what each waits for, and the one thing to do next. */
 final class TodayBoard
@@ -60,22 +59,21 @@ final class TodayBoard
 
     private static function machine(Machine $machine, Standing $standing, SiteJob $job): TodayMachine
     {
-        $gate = $standing->gates->current;
-        $line = $gate === null ? null : $standing->line($gate);
+        $line = $standing->current();
 
         return new TodayMachine(
             $machine->id,
             $machine->name,
             $machine->summary,
             $machine->place,
-            array_map(fn (GateLine $l): string => $l->state, $standing->lines),
-            $gate,
+            $standing->states(),
+            $standing->gates->current,
             $line->question ?? '',
             $line->sentence ?? '',
             $standing->gates->status()->value,
             $standing->next,
             array_values($job->people->pluck('name')->all()),
-            array_merge([], ...array_map(fn (GateLine $l): array => array_map(fn (string $note): string => "$l->name: $note", $l->notes), $standing->lines)),
+            $standing->notes(),
         );
     }
 

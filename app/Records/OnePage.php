@@ -66,6 +66,7 @@ final class OnePage
         $y = self::MARGIN;
         $body = $this->line($y, $this->phrases->common('pages', $page), 30, true) . $this->line($y, "$machine->name, {$machine->job->site->name}", 18, true)
             . $this->line($y, implode(' · ', array_filter([$machine->summary, $machine->job->site->address], fn (?string $one): bool => (string) $one !== '')), 13);
+        $file = $page === 'finding' ? $this->photos->of($machine) : null;
         foreach ($this->entries($machine, $page) as $entry) {
             $y += self::LINE;
             $body .= $this->line($y, "$entry->title: $entry->headline", 14, true);
@@ -84,8 +85,8 @@ final class OnePage
                 }
                 $y = $bottom;
             }
-            foreach ($page === 'finding' ? $entry->photos : [] as $photo) {
-                $body .= $this->picture($y, ($this->photos->of($machine))($photo), $photo);
+            foreach ($file === null ? [] : $entry->photos as $photo) {
+                $body .= $this->picture($y, $file($photo), $photo);
             }
         }
         $height = max(self::HEIGHT, $y + self::MARGIN);

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test, type Page } from '@playwright/test'
-import { choose, freshDemo, gate, openMachine, openTab, record, signIn } from './helpers'
+import { choose, draw, freshDemo, gate, openMachine, openTab, record, signIn } from './helpers'
 
 test.describe.configure({ mode: 'serial' })
 test.beforeAll(() => {
@@ -21,17 +21,6 @@ async function atHandover(page: Page, name?: string) {
   await signIn(page, name)
   await openMachine(page, 'RTU-1')
   await gate(page, LEAVE).getByRole('button').click()
-}
-
-async function draw(page: Page) {
-  const box = await page.locator('canvas').boundingBox()
-  if (box === null) throw new Error('no field to sign in')
-  await page.mouse.move(box.x + 30, box.y + 90)
-  await page.mouse.down()
-  for (let i = 0; i < 24; i++)
-    await page.mouse.move(box.x + 30 + i * 8, box.y + 70 + 40 * Math.sin(i / 2), { steps: 2 })
-  await page.mouse.up()
-  await page.getByRole('button', { name: 'Sign', exact: true }).click()
 }
 
 test('the handover waits for the put-back list, the owner, and what nobody has', async ({ page }) => {

@@ -129,3 +129,15 @@ export function gate(page: Page, question: string): Locator {
 
 export const POWER = 'Is the power right, and the rotation?'
 export const RUN = 'Does it start and turn as it should?'
+
+/** Draws a signature into the field and signs with it. */
+export async function draw(page: Page): Promise<void> {
+  const box = await page.locator('canvas').boundingBox()
+  if (box === null) throw new Error('no field to sign in')
+  await page.mouse.move(box.x + 30, box.y + 90)
+  await page.mouse.down()
+  for (let i = 0; i < 24; i++)
+    await page.mouse.move(box.x + 30 + i * 8, box.y + 70 + 40 * Math.sin(i / 2), { steps: 2 })
+  await page.mouse.up()
+  await page.getByRole('button', { name: 'Sign', exact: true }).click()
+}

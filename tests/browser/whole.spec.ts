@@ -2,6 +2,7 @@ import { expect, test, type Locator, type Page } from '@playwright/test'
 import {
   choose,
   compressor,
+  draw,
   freshDemo,
   gate,
   openMachine,
@@ -58,14 +59,7 @@ async function down(page: Page, first: Locator, figures: string[]) {
 }
 
 async function signHere(page: Page) {
-  const box = await page.locator('canvas').boundingBox()
-  if (box === null) throw new Error('no field to sign in')
-  await page.mouse.move(box.x + 30, box.y + 90)
-  await page.mouse.down()
-  for (let i = 0; i < 24; i++)
-    await page.mouse.move(box.x + 30 + i * 8, box.y + 70 + 40 * Math.sin(i / 2), { steps: 2 })
-  await page.mouse.up()
-  await page.getByRole('button', { name: 'Sign', exact: true }).click()
+  await draw(page)
   await expect(page.locator('canvas')).toBeHidden()
 }
 

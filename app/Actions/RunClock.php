@@ -29,19 +29,26 @@ final class RunClock
     }
 
     /** Within a write that holds the machine already. A clock of the same name that still runs is followed by the new one. */
-    public function begin(Machine $locked, Stamp $stamp, ClockKind $kind, ?int $minutes, ?int $about = null, string $name = ''): Entry
+    public function begin(Machine $locked, Stamp $stamp, ClockKind $kind, ?int $minutes, ?int $about = null, string $where = '', string $name = ''): Entry
     {
         return $this->tape->append($locked, EntryKind::ClockStarted, $stamp, ['about' => $about, 'details' => [
             'kind' => $kind->value,
-            'name' => trim($name) === '' ? $this->phrases->common('clocks', $kind->value) : trim($name),
+            'name' => trim($name) === '' ? $this->named($kind, $where) : trim($name),
             'minutes' => $minutes ?? $kind->minutes(),
         ]]);
     }
 
+    /** Where several of a kind may run, each says of what it is. */
+    private function named(ClockKind $kind, string $where): string
+    {
+        return $this->phrases->common('clocks', $kind->value) . ($where === '' ? '' : ", $where");
+    }
+
     /** What was waited for has been read: its clocks need nobody's word any more. */
-    public function read(Machine $locked, Stamp $stamp, ClockKind $kind): void
+    public function read(Machine $locked, Stamp $stamp, ClockKind $kind, string $where = ''): void
     {
         $running = Entry::runningClocks()->where('entries.machine_id', $locked->id)->where('entries.details->kind', $kind->value)
+            ->when($where !== '', fn ($query) => $query->where('entries.details->name', $this->named($kind, $where)))
             ->orderBy('entries.at')->get();
         foreach ($running as $clock) {
             $this->tape->append($locked, EntryKind::ClockStopped, $stamp, ['about' => $clock->at, 'details' => ['name' => $clock->details['name'] ?? '', 'word' => $this->phrases->common('clock_read', 'word')]]);

@@ -27,8 +27,8 @@ final class SetOff
                 $effect->closes !== null => $this->close->byReading($locked, $stamp, $effect->closes, $effect->where),
                 $effect->leaves !== '' => $this->leave->forCheck($locked, $entry, $stamp, $effect->leaves, $effect->where),
                 $effect->settles !== '' => $this->leave->settled($locked, $stamp, $effect->settles, $entry->at),
-                $effect->ends !== null => $this->clock->read($locked, $stamp, $effect->ends),
-                $effect->starts !== null => $this->clock->begin($locked, $stamp, $effect->starts, $effect->minutes, $entry->at),
+                $effect->ends !== null => $this->clock->read($locked, $stamp, $effect->ends, $effect->where),
+                $effect->starts !== null => $this->clock->begin($locked, $stamp, $effect->starts, $effect->minutes, $entry->at, $effect->where),
                 default => null,
             };
         }

@@ -99,6 +99,8 @@ final class CheckCatalogue
             $field->isMoment,
             $field->isDay,
             $field->mayBeEmpty,
+            $field->isNow,
+            $field->hasSeconds,
         );
     }
 

@@ -77,6 +77,12 @@ final readonly class FieldView
         /** A list of nothing may be told: nothing came, nothing stands. */
         #[OA\Property()]
         public bool $orNone,
+        /** The moment of telling, which the device knows and nobody types. */
+        #[OA\Property()]
+        public bool $now,
+        /** Of a moment: to the second. */
+        #[OA\Property()]
+        public bool $seconds,
     ) {
     }
 }

@@ -12,6 +12,7 @@ use App\Actions\PressStart;
 use App\Actions\RecordCheck;
 use App\Actions\RecordedInput;
 use App\Actions\RunClock;
+use App\Actions\SignOff;
 use App\Models\Company;
 use App\Models\Instrument;
 use App\Models\Machine;
@@ -22,6 +23,7 @@ use App\Models\SiteJob;
 use App\Models\User;
 use App\Support\CurrentCompany;
 use App\Support\Role;
+use App\Support\Signature;
 use App\Support\Stamp;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
@@ -41,6 +43,7 @@ final class DemoSeeder extends Seeder
         private readonly AddNote $note,
         private readonly OpenPutBack $openPutBack,
         private readonly RunClock $clock,
+        private readonly SignOff $signOff,
     ) {
     }
 
@@ -97,10 +100,12 @@ final class DemoSeeder extends Seeder
             $at = $now->subMinutes($entry['ago_min']);
             $stamp = new Stamp(self::person($entry['who']), 'demo', $at, $at->addSeconds(1));
             match (true) {
-                isset($entry['check']) => $this->record->record($machine, $stamp, self::input($entry), 'us'),
+                isset($entry['check']) => $this->record->record($machine, $stamp, self::input($entry, $at), 'us'),
                 isset($entry['put_back']) => $this->openPutBack->byHand($machine, $stamp, $entry['put_back'], $entry['where']),
                 isset($entry['clock']) => $this->clock->start($machine, $stamp, $entry['clock'], $entry['name'], $entry['minutes']),
                 isset($entry['start']) => $this->start->press($machine, $stamp),
+                isset($entry['reviewed']) => $this->signOff->review($machine, $stamp, $entry['reviewed'], (int) $machine->refresh()->last_at),
+                isset($entry['signed']) => $this->signOff->sign($machine, $stamp, $entry['signed'], self::signature($entry['who']), (int) $machine->refresh()->last_at),
                 isset($entry['close']) => $this->closePutBack->close($machine, PutBack::query()->where('machine_id', $machine->id)->where('what', 'like', $entry['close'] . '%')->firstOrFail(), $stamp, $entry['word']),
                 default => $this->note->add($machine, $stamp, $entry['gate'] ?? null, $entry['note']),
             };
@@ -108,11 +113,34 @@ final class DemoSeeder extends Seeder
     }
 
     /** @param array<string, mixed> $entry */
-    private static function input(array $entry): RecordedInput
+    private static function input(array $entry, CarbonImmutable $at): RecordedInput
     {
         $instrument = isset($entry['instrument']) ? Instrument::query()->where('name', $entry['instrument'])->value('id') : null;
 
-        return new RecordedInput($entry['check'], $entry['subject'] ?? 'machine', json_decode((string) json_encode($entry['input'])), is_int($instrument) ? $instrument : null);
+        return new RecordedInput($entry['check'], $entry['subject'] ?? 'machine', json_decode((string) json_encode(self::dated($entry['input'], $at))), is_int($instrument) ? $instrument : null, reason: $entry['reason'] ?? '');
+    }
+
+    /** A moment in an input is told as so many minutes before its entry: `@45`. */
+    private static function dated(mixed $input, CarbonImmutable $at): mixed
+    {
+        if (is_array($input)) {
+            return array_map(fn (mixed $one): mixed => self::dated($one, $at), $input);
+        }
+
+        return is_string($input) && preg_match('/^@(-?[\d.]+)$/', $input, $minutes) === 1
+            ? $at->subSeconds((int) round(60 * (float) $minutes[1]))->format('Y-m-d\TH:i:sP')
+            : $input;
+    }
+
+    /** A hand of its own for each name: a wave as long as the name. */
+    private static function signature(string $name): Signature
+    {
+        $points = [];
+        for ($i = 0; $i <= 60; $i++) {
+            $points[] = [0.08 + 0.8 * $i / 60, 0.5 + 0.3 * sin($i * strlen($name) / 9) * cos($i / (4 + ord($name[0]) % 5))];
+        }
+
+        return Signature::of([$points]);
     }
 
     private static function person(string $name): User

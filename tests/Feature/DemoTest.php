@@ -43,6 +43,16 @@ final class DemoTest extends FeatureTestCase
         self::assertSame(['["grounded"]', '["grounded"]'], array_values($checks));
     }
 
+    public function testTheFireStationsCompressorIsChangedAndHandedOver(): void
+    {
+        $standing = $this->standing('Larkfield Fire Station', 'RTU-1');
+        $states = array_column($standing->lines, 'state', 'gate');
+        self::assertSame(array_fill_keys([2, 4, 5, 6, 7, 8, 9, 10, 11, 12], 'answered') + [1 => 'not_on_job', 3 => 'not_on_job'], array_intersect_key($states, array_flip([2, 4, 5, 6, 7, 8, 9, 10, 11, 12])) + array_intersect_key($states, [1 => 1, 3 => 1]));
+        self::assertSame([], $standing->putBack);
+        self::assertSame(['starter', 'lead'], array_keys($standing->tape->signatures));
+        self::assertStringContainsString('scroll', $standing->line(7)->sentence);
+    }
+
     public function testAllSitesAreThereAndLoadingAgainChangesNothing(): void
     {
         $count = fn (): array => [Company::query()->count(), DB::table('machines')->count(), DB::table('entries')->count()];

@@ -17,6 +17,10 @@ return [
         'leg' => ['ab' => 'L1–L2 (A–B)', 'bc' => 'L2–L3 (B–C)', 'ca' => 'L3–L1 (C–A)'],
         'line' => ['a' => 'L1 (A)', 'b' => 'L2 (B)', 'c' => 'L3 (C)'],
         'pair' => ['ohms_ab' => 'T1–T2', 'ohms_bc' => 'T2–T3', 'ohms_ca' => 'T3–T1'],
+        'oil' => ['mineral' => 'mineral', 'AB' => 'alkylbenzene', 'POE' => 'POE', 'PVE' => 'PVE'],
+        'start' => ['across_line' => 'across the line', 'part_winding' => 'on part winding', 'star_delta' => 'wye-delta', 'soft_starter' => 'on a soft starter', 'inverter' => 'on a drive', 'single_phase' => 'single-phase'],
+        'compressor_kind' => ['reciprocating' => 'a recip', 'scroll' => 'a scroll', 'rotary' => 'a rotary', 'screw' => 'a screw'],
+        'port' => ['suction' => 'suction', 'discharge' => 'discharge'],
         'terminals' => ['c_r' => 'C–R', 'c_s' => 'C–S', 'r_s' => 'R–S'],
         'supply' => [
             'wye_240_139' => '240Y/139 V wye',
@@ -42,7 +46,7 @@ return [
             'charge' => 'charge', 'storage' => 'condenser holds', 'liquid_above' => 'liquid above', 'finish_at' => 'open at', 'settles' => 'settles at',
             'tare' => 'tare', 'gross_now' => 'now', 'gross_after' => 'with the rest in', 'plate_charge' => 'nameplate', 'recovered' => 'recovered', 'charged' => 'charged', 'lost' => 'lost',
             'actual' => 'pipe', 'equivalent' => 'equivalent', 'pan' => 'pan',
-            'hold_limit' => 'has to stay under', 'pull_to' => 'pull to', 'factory' => 'factory', 'for_lines' => 'for the lines', 'for_parts' => 'for parts', 'in_it' => 'in it', 'to_go' => 'to go', 'over' => 'too much',
+            'hold_limit' => 'has to stay under', 'pull_to' => 'pull to', 'factory' => 'factory', 'for_lines' => 'for the lines', 'for_parts' => 'for parts', 'in_it' => 'in it', 'to_go' => 'to go', 'heat_needed' => 'crankcase heat', 'over' => 'too much',
             'weighed_total' => 'weighed total', 'in_now' => 'in it now', 'in_then' => 'with the next step', 'of_rcl' => 'of the RCL', 'of_quarter_lfl' => 'of a quarter of LFL',
             'feature_evap' => 'evap', 'feature_cond' => 'cond', 'feature_superheat' => 'SH', 'feature_subcooling' => 'SC', 'feature_split' => 'split', 'feature_amps' => 'amps',
             'air' => 'this air', 'return_air' => 'return', 'should_leave' => 'should leave', 'leaves' => 'supply', 'outdoor_air' => 'outdoor air', 'wanted' => 'wanted', 'amps_now' => 'now', 'amps_then' => 'then', 'static_return' => 'return', 'static_filter' => 'filter', 'static_coil' => 'coil', 'static_supply' => 'supply',
@@ -294,7 +298,7 @@ return [
     ],
     'clocks' => [
         'pressure_hold' => 'Pressure test', 'decay' => 'Vacuum decay', 'stabilise' => 'Settling', 'warm_up' => 'Crankcase warm-up', 'fire_watch' => 'Fire watch',
-        'detector_covered' => 'Smoke detector covered', 'system_open' => 'System open to air', 'commissioning_run' => 'Commissioning run', 'pump_down' => 'Pump-down', 'pump_down_vacuum' => 'Pump-down below 0 psig', 'registration_due' => 'Warranty registration',
+        'detector_covered' => 'Smoke detector covered', 'system_open' => 'System open to air', 'commissioning_run' => 'Commissioning run', 'pump_down' => 'Pump-down', 'pump_down_vacuum' => 'Pump-down below 0 psig', 'rest' => 'Rest before the next start', 'registration_due' => 'Warranty registration',
     ],
     'clock_read' => ['word' => 'read'],
     'clock_next' => [
@@ -307,6 +311,7 @@ return [
         'system_open' => 'Cap it or put nitrogen on it: the oil soaks up moisture.',
         'commissioning_run' => 'Read the display: passed, or the code it stopped on.',
         'pump_down' => 'Read the low side. Still over 0 psig: look for what feeds it, or recover the rest.',
+        'rest' => 'It may be started again: one at a time, with somebody at the disconnect.',
         'pump_down_vacuum' => 'Compressor off. Suction valve shut, then watch what the pressure does.',
         'registration_due' => 'Register the unit with the manufacturer today.',
         'put_back' => 'Its time is up: put it back, or say why it stays.',

@@ -67,6 +67,10 @@ final class Field
     public bool $isMoment = false;
     /** A date alone. */
     public bool $isDay = false;
+    /** Of a moment: its seconds count. */
+    public bool $hasSeconds = false;
+    /** The moment it is told: nobody types it. */
+    public bool $isNow = false;
     /** Filled by the type of the job. */
     public bool $ofJob = false;
     /** Starts with the name of the person who fills it. */
@@ -179,6 +183,18 @@ final class Field
     public static function day(string $name): self
     {
         return self::parsed($name, Day::parse(...))->with(fn (self $f) => $f->isDay = true);
+    }
+
+    /** The moment of telling, from the clock of the device. */
+    public function isPresent(): self
+    {
+        return $this->with(fn (self $f) => $f->isNow = true);
+    }
+
+    /** Written to the second. */
+    public function withSeconds(): self
+    {
+        return $this->with(fn (self $f) => $f->hasSeconds = true);
     }
 
     public static function flag(string $name): self

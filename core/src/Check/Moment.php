@@ -8,6 +8,7 @@ namespace IronStart\Core\Check;
 final readonly class Moment
 {
     private const FORM = '/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:\d\d)?$/D';
+    private const SIX_DAYS = 518_400.0;
 
     private function __construct(private \DateTimeImmutable $at, public bool $hasZone, public string $written)
     {
@@ -38,5 +39,28 @@ final readonly class Moment
     public function until(self $later): float
     {
         return (float) $later->at->format('U.u') - (float) $this->at->format('U.u');
+    }
+
+    /** @param float $seconds later than this one; whole ones count */
+    public function after(float $seconds): self
+    {
+        return new self($this->at->setTimestamp($this->at->getTimestamp() + (int) floor($seconds + 0.5)), $this->hasZone, $this->written);
+    }
+
+    /** To the nearest minute, with the offset it was written with. */
+    public function toTheMinute(): string
+    {
+        $at = $this->after(30.0)->at;
+
+        return $at->format($this->hasZone ? 'Y-m-d\TH:i:00P' : 'Y-m-d\TH:i:00');
+    }
+
+    /** As somebody says it at another moment: the day only where it is another one. */
+    public function said(self $now): string
+    {
+        $at = $this->after(30.0)->at;
+        $isSameDay = $at->format('Y-m-d') === $now->at->format('Y-m-d');
+
+        return $at->format($isSameDay ? 'H:i' : ($now->until($this) < self::SIX_DAYS ? 'D H:i' : 'j M H:i'));
     }
 }

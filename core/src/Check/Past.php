@@ -13,7 +13,7 @@ namespace IronStart\Core\Check;
 final class Past
 {
     /** Checks that another one draws on; the rest is never read. */
-    public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
+    public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
         'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours',
         'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account'];
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];

@@ -19,6 +19,8 @@ enum ClockKind: string
     case PumpDown = 'pump_down';
     /** Below 0 psig: a scroll is no vacuum pump. */
     case PumpDownVacuum = 'pump_down_vacuum';
+    /** From a compressor's stop to where it may be started again; each has its own. */
+    case Rest = 'rest';
     case RegistrationDue = 'registration_due';
 
     /** A warranty is registered within the days of the sheet; a clock runs for a year at most. */
@@ -34,6 +36,7 @@ enum ClockKind: string
             self::Decay => 10,
             self::Stabilise, self::SystemOpen, self::PumpDown => 15,
             self::PumpDownVacuum => 1,
+            self::Rest => 3,
             self::FireWatch, self::DetectorCovered => 60,
             self::CommissioningRun => 120,
             self::RegistrationDue => 60 * self::MINUTES_A_DAY,

@@ -25,10 +25,6 @@ use IronStart\Core\Verdict\Value;
  */
 final class PlateMath implements Check, Draws
 {
-    private const STANDARD_SIZES = [
-        15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200, 225, 250, 300, 350, 400, 450,
-        500, 600, 700, 800, 1000, 1200,
-    ];
     private const DEFAULT_MODES = ['cool', 'heat'];
     /** %; more is worth a look. The plate rules all the same. */
     private const DIFFERENCE = 5.0;
@@ -161,17 +157,9 @@ final class PlateMath implements Check, Draws
     private static function mocp(array $motors, array $heaters, float $mca): int
     {
         $raw = 1.25 * max([0.0, ...$motors]) + array_sum($motors) + array_sum($heaters);
-        $down = self::STANDARD_SIZES[0];
-        foreach (self::STANDARD_SIZES as $size) {
-            $down = Limit::over((float) $size, $raw) ? $down : $size;
-        }
-        foreach (self::STANDARD_SIZES as $size) {
-            if (! Limit::under((float) $size, $mca)) {
-                return max($down, $size);
-            }
-        }
+        $down = StandardSizes::notOver($raw);
 
-        return $down;
+        return max($down, StandardSizes::notUnder($mca) ?? $down);
     }
 
     /**

@@ -84,7 +84,7 @@ final class StandingPressure implements Check
     public function judge(Input $in): Judgement
     {
         $refrigerant = Refrigerant::named($in->text('refrigerant'));
-        $cautions = ['refrigerant_handling', ...($refrigerant?->isFlammable() === true ? ['flammable_refrigerant'] : [])];
+        $cautions = ['refrigerant_handling', 'frostbite', 'never_run_in_vacuum', ...($refrigerant?->isFlammable() === true ? ['flammable_refrigerant'] : [])];
         $basis = [Finding::note('basis')];
         if ($in->missing !== [] || $refrigerant === null) {
             return new Judgement(Missing::in($in), [], false, $cautions, $basis);
@@ -109,7 +109,9 @@ final class StandingPressure implements Check
             $isMarginal = Judgement::worst($of($u)) !== $status || Judgement::worst($of(-$u)) !== $status;
         }
 
-        return new Judgement($found, $values, $isMarginal, $cautions, $basis);
+        $inVacuum = array_filter($found, fn (Finding $one): bool => $one->code === 'in_vacuum') === [] ? [] : ['no_insulation_test_in_vacuum'];
+
+        return new Judgement($found, $values, $isMarginal, [...$cautions, ...$inVacuum], $basis);
     }
 
     /**

@@ -7,6 +7,8 @@ namespace IronStart\Core\Sheet;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\FieldType;
 use IronStart\Core\Power\PlateVoltage;
+use IronStart\Core\Quantity\Kind;
+use IronStart\Core\Quantity\Quantity;
 
 /**
  * The equipment sheet of a model, as far as the checks and gates draw on it: which figure fills which field of a check
@@ -16,8 +18,11 @@ final readonly class EquipmentSheet
 {
     private const COMPRESSOR = 'compressor:';
     private const COMPRESSORS = ['scroll', 'screw', 'reciprocating'];
+    private const OIL_NAMES = ['POE' => 'POE', 'PVE' => 'PVE', 'AB' => 'AB', 'MO' => 'mineral', 'mineral' => 'mineral'];
+    /** What moves air or water, and so is started before a compressor. */
+    private const AIR_FIRST = ['blower', 'pump'];
     /** Figures that are worked out of others of the sheet: none is entered for them. */
-    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge'];
+    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
     /** A circuit that comes with one of these was opened, or will be, before it is charged. */
     private const SHIPS_OPEN = ['nitrogen', 'dry'];
 
@@ -129,6 +134,10 @@ final readonly class EquipmentSheet
             'electrical.stored_energy' => $this->busWait() !== null || $this->hasInverter() ? true : null,
             'electrical.bus_wait' => $this->busWait(),
             'electrical.locked_rotor_amps' => $this->lockedRotorAmps(),
+            'first_start' => $this->startsInOrder(),
+            'compressor.oil' => self::OIL_NAMES[$this->compressor($subject)['oil'] ?? $this->ofCircuit('oil', $subject)] ?? null,
+            'compressor.other_amps' => $this->otherAmps($subject, array_sum(...)),
+            'compressor.other_largest' => $this->otherAmps($subject, fn (array $amps): float => max([0.0, ...$amps])),
             default => match (strstr($path, '.', true)) {
                 'compressor' => $this->compressor($subject)[substr($path, strlen('compressor.'))] ?? null,
                 'circuit' => $this->ofCircuit(substr($path, strlen('circuit.')), $subject),
@@ -223,6 +232,40 @@ final readonly class EquipmentSheet
         }
 
         return $each;
+    }
+
+    /**
+     * What is started one by one at a first run: air or water first, then each compressor, then heat. Condenser fans come
+     * on with their compressors.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function startsInOrder(): array
+    {
+        $of = fn (array $kinds): array => array_map(
+            fn (array $motor): array => ['drive' => ($motor['drive'] ?? '') === 'inverter' ? 'inverter' : 'across_line'] + array_intersect_key($motor, ['name' => 1, 'kind' => 1, 'amps' => 1]),
+            array_filter($this->eachMotor(), fn (array $motor): bool => in_array($motor['kind'] ?? '', $kinds, true)),
+        );
+        $hasHeat = is_array($this->at('heat.gas')) || ! in_array($this->at('heat.electric'), [null, []], true);
+        $starts = [...array_values($of(self::AIR_FIRST)), ...array_values($of(self::COMPRESSORS))];
+
+        return $starts === [] ? [] : [...$starts, ...($hasHeat ? [['name' => 'heat', 'kind' => 'heat']] : [])];
+    }
+
+    /**
+     * The amps of a unit without those of one compressor, its other motors and its heaters by what runs with it.
+     *
+     * @param callable(list<float>): float $together
+     * @return string|null with its unit; null where some motor's amps are not on the sheet
+     */
+    private function otherAmps(string $subject, callable $together): ?string
+    {
+        $own = $this->compressor($subject)['name'] ?? null;
+        $others = array_filter($this->eachMotor(), fn (array $motor): bool => $motor['name'] !== $own);
+        $amps = array_map(fn (array $motor): ?float => Quantity::parse((string) ($motor['amps'] ?? ''), Kind::Current)?->canonical, array_values($others));
+        $known = array_values(array_filter($amps, is_float(...)));
+
+        return $own === null || count($known) < count($amps) ? null : sprintf('%.1F A', $together($known));
     }
 
     /** @return array<string, mixed> the motor a subject names; else the only compressor there is */

@@ -50,14 +50,17 @@ final readonly class Effect
         return new self(settles: $kind);
     }
 
-    /** @param int $minutes 1 or more */
-    public static function starts(ClockKind $kind, int $minutes): self
+    /**
+     * @param int    $minutes 1 or more
+     * @param string $where   of what, where several of a kind may run
+     */
+    public static function starts(ClockKind $kind, int $minutes, string $where = ''): self
     {
-        return new self(starts: $kind, minutes: $minutes);
+        return new self(starts: $kind, minutes: $minutes, where: $where);
     }
 
-    public static function ends(ClockKind $kind): self
+    public static function ends(ClockKind $kind, string $where = ''): self
     {
-        return new self(ends: $kind);
+        return new self(ends: $kind, where: $where);
     }
 }

@@ -87,7 +87,7 @@ final class FieldsTest extends TestCase
     {
         $lines = [];
         foreach ($fields as $field) {
-            $marks = array_keys(array_filter(['told' => $field->told, 'brought' => $field->brought, 'of the job' => $field->ofJob, 'of the reader' => $field->ofReader, 'the sheet starts it' => $field->sheetStarts, 'on a condition' => $field->when !== null]));
+            $marks = array_keys(array_filter(['told' => $field->told, 'brought' => $field->brought, 'of the job' => $field->ofJob, 'of the reader' => $field->ofReader, 'the sheet starts it' => $field->sheetStarts, 'by the clock' => $field->isNow, 'on a condition' => $field->when !== null]));
             $words = $id === 'job.gates' || $field->type === FieldType::Choices ? $field->options : array_map(fn (string|int $o): string => "$o=" . Phrases::shipped()->option($id, $path . $field->name, $o), $field->options);
             $lines[] = "  $path$field->name: {$field->type->value}, {$field->need->value}, {$field->accepted()}"
                 . ($field->instrument === null ? '' : ", read with {$field->instrument->value}")

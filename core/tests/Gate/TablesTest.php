@@ -144,7 +144,7 @@ final class TablesTest extends TestCase
                 $asked = [...$asked, ...FactPlace::at($gate, $type, $built)];
             }
         }
-        self::assertSame([], array_values(array_intersect($asked, ['first_start', 'warm_up', 'flammable', 'wiring', 'dials', 'motor_taps', 'duct_detector'])));
+        self::assertSame([], array_values(array_intersect($asked, ['flammable', 'wiring', 'dials', 'motor_taps', 'duct_detector'])));
         $all = CheckTable::checks();
         self::assertSame([8], FactPlace::of('first_start', JobType::Rooftop, $all));
         self::assertSame([], FactPlace::of('field_bus', JobType::Compressor, $all));

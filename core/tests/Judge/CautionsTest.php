@@ -79,6 +79,14 @@ final class CautionsTest extends TestCase
         foreach (['entry.code', 'entry.maker_form', 'entry.sensor', 'entry.hours', 'entry.spares', 'entry.warranty', 'entry.next_look', 'entry.finding'] as $none) {
             yield $none => [$none, [], []];
         }
+        $running = ['rotating_parts', 'arc_flash', 'terminal_venting', 'hot_surfaces', 'hand_on_contactor', 'never_run_in_vacuum', 'remote_start'];
+        yield 'standing pressure' => ['run.standing_pressure', [], ['refrigerant_handling', 'frostbite', 'never_run_in_vacuum']];
+        yield 'standing pressure of what burns' => ['run.standing_pressure', ['refrigerant' => 'R-454B'], ['refrigerant_handling', 'frostbite', 'never_run_in_vacuum', 'flammable_refrigerant']];
+        yield 'standing in a vacuum' => ['run.standing_pressure', ['refrigerant' => 'R-410A', 'pressure' => '-2 psig', 'ambient' => '75 degF', 'standing_hours' => 14], ['refrigerant_handling', 'frostbite', 'never_run_in_vacuum', 'no_insulation_test_in_vacuum']];
+        yield 'crankcase heat' => ['run.warm_up', [], ['hot_surfaces', 'qualified_electrical']];
+        yield 'first run' => ['run.first_start', [], $running];
+        yield 'new compressor' => ['compressor.match', [], ['lockout', 'refrigerant_handling', 'local_code']];
+        yield 'new compressor for what burns' => ['compressor.match', ['refrigerant' => 'R-32'], ['lockout', 'refrigerant_handling', 'local_code', 'flammable_refrigerant']];
         yield 'wire map' => ['vrf.wire_map', [], ['lockout', 'qualified_electrical']];
         yield 'set list' => ['list.set', [], ['local_code', 'drilling_blind', 'asbestos', 'confined_space', 'ladder', 'attic', 'insects', 'working_alone']];
         yield 'joint list' => ['list.pipe', [], ['hot_work', 'toxic_breakdown', 'drilling_blind', 'asbestos']];

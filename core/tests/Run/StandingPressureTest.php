@@ -37,10 +37,4 @@ final class StandingPressureTest extends TestCase
         self::assertNull(self::figure('run.standing_pressure', ['pressure' => '-14.5 psig'] + self::STANDS, 'reads_as'));
         self::assertSame('coil', self::refused('run.standing_pressure', ['pressure' => '1 psig', 'coil' => '140 degF'] + self::STANDS)[0]);
     }
-
-    public function testItOwesItsCautions(): void
-    {
-        self::assertSame(['refrigerant_handling'], self::judge('run.standing_pressure', self::STANDS)->cautions);
-        self::assertSame(['refrigerant_handling', 'flammable_refrigerant'], self::judge('run.standing_pressure', ['refrigerant' => 'R-454B'] + self::STANDS)->cautions);
-    }
 }

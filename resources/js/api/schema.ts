@@ -1587,7 +1587,7 @@ export interface components {
         };
         /** @description One field of a check. */
         FieldView: {
-            /** @description A list of nothing may be told: nothing came, nothing stands. */
+            /** @description Of a moment: to the second. */
             name: string;
             type: string;
             need: string;
@@ -1617,6 +1617,8 @@ export interface components {
             moment?: boolean;
             day: boolean;
             orNone: boolean;
+            now?: boolean;
+            seconds?: boolean;
         };
         /** @description What begins with the words. */
         FoundListView: {

@@ -22,7 +22,7 @@ const overriding = ref(false)
 /** All benches of the question are shown, those seldom needed too. */
 const all = ref(false)
 /** What Run asks before the press. */
-const BEFORE_START = ['standing', 'prestart']
+const BEFORE_START = ['standing', 'warmUp', 'prestart']
 const WITH_PARTS = [7, 8, 9]
 const LOADERS = {
   start: () => import('./run/StartBench.vue'),

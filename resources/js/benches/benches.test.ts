@@ -376,7 +376,8 @@ describe('the questions and their benches', () => {
     expect(tabOf('charge.state', 'circuit:A')).toEqual({ gate: 9, tab: 'chargeState' })
     expect(tabOf('air.split', 'machine')).toEqual({ gate: 10, tab: 'split' })
     expect(tabOf('controls.staging', 'machine')).toEqual({ gate: 11, tab: 'staging' })
-    expect(tabOf('run.first_start', 'machine')).toBeNull()
+    expect(tabOf('run.first_start', 'machine')).toEqual({ gate: 8, tab: 'firstRun' })
+    expect(tabOf('power.dials', 'machine')).toBeNull()
   })
   it('leave no check without a bench, and no two benches with one name', () => {
     const benched = new Set(BENCHES.flatMap((spec) => spec.parts.map((p) => p.check)))

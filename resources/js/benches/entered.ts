@@ -1,5 +1,6 @@
 import type { CheckView, FieldView } from '@/api/client'
 import { fromWire, settingText, settingWire, toWire, type Typed } from '@/lib/reading'
+import { localSecond } from './rows/taking'
 
 /** What stands in one control. */
 export type Entered = Typed | string | number | boolean | undefined
@@ -201,7 +202,8 @@ export const isOffered = (field: FieldView): boolean =>
 function objectOf(fields: FieldView[], known: Input, draft: Draft, prefix: string): Input {
   const input: Input = { ...known }
   for (const field of fields) {
-    if (field.brought || field.type === 'items') continue
+    if (field.now) input[field.name] = localSecond(new Date())
+    if (field.brought || field.now || field.type === 'items') continue
     const path = prefix + field.name
     if (field.type !== 'group') {
       const value = wireOf(field, draft.values[path])

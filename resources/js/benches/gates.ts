@@ -1,5 +1,5 @@
 import { airflow, airPoint, fanDrive, mix, split, statics } from './air/air'
-import { acid, insulation, windings } from './compressor/compressor'
+import { acid, insulation, match, windings } from './compressor/compressor'
 import { float, trap } from './condensate/condensate'
 import { alarms, leavingAir, sequence, settings, staging, terminals } from './controls/controls'
 import {
@@ -46,7 +46,7 @@ import {
 import { decay, pullDown, pullTime, water } from './refrigerant/dry'
 import { account, cylinder, rebound, wayOut } from './refrigerant/refrigerant'
 import { hold } from './refrigerant/tight'
-import { standing } from './run/run'
+import { firstRun, standing, warmUp } from './run/run'
 import type { BenchSpec } from './spec'
 import { wireMap } from './vrf/wires'
 import { crane, curb, rigging, route, structure } from './survey/survey'
@@ -113,6 +113,7 @@ export const GATES: Record<number, Tab[]> = {
     of(circuit),
     of(control),
     of(lockout),
+    of(match),
     of(windings),
     of(insulation),
     of(plate),
@@ -123,7 +124,18 @@ export const GATES: Record<number, Tab[]> = {
     LOCKS,
     NOTE,
   ],
-  8: [of(standing), of(prestart), { id: 'start' }, of(loaded), of(wheel), of(amps), of(legRoll), NOTE],
+  8: [
+    of(standing),
+    of(warmUp),
+    of(prestart),
+    { id: 'start' },
+    of(firstRun),
+    of(loaded),
+    of(wheel),
+    of(amps),
+    of(legRoll),
+    NOTE,
+  ],
   9: [
     of(weighIn),
     of(chargeState),
@@ -178,6 +190,9 @@ export const GATES: Record<number, Tab[]> = {
 /** Benches that stand only where they are asked for, or were used: not every unit hangs on a generator. */
 export const SELDOM = [
   'standing',
+  'warmUp',
+  'firstRun',
+  'match',
   'code',
   'makerForm',
   'wireMap',

@@ -144,6 +144,9 @@ export default {
     wireMap: 'Wire map',
     rootCause: 'Root cause',
     standing: 'Standing pressure',
+    warmUp: 'Crankcase heat',
+    firstRun: 'First run',
+    match: 'New compressor',
     prestart: 'Pre-start list',
     start: 'Start',
     loaded: 'Loaded voltage',
@@ -718,6 +721,7 @@ export default {
       commissioning_run: 'Commissioning run',
       pump_down: 'Pump-down',
       pump_down_vacuum: 'Pump-down below 0 psig',
+      rest: 'Rest before the next start',
     },
   },
   instruments: {

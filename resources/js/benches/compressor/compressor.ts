@@ -1,6 +1,6 @@
 import { markRaw } from 'vue'
 import WindingsSketch from '@/drawings/WindingsSketch.vue'
-import { type BenchSpec, figure, words } from '../spec'
+import { type BenchSpec, figure, grid, measures, words } from '../spec'
 
 /** Three resistances of one compressor, even and near the sheet. */
 export const windings: BenchSpec = {
@@ -29,6 +29,36 @@ export const insulation: BenchSpec = {
     figure('winding_temperature'),
     words('warmed'),
     figure('previous_megohms'),
+  ],
+}
+
+/** The plate of the new one beside that of the old one, and what it meets in this unit. */
+export const match: BenchSpec = {
+  id: 'match',
+  parts: [{ check: 'compressor.match', subject: 'compressor' }],
+  rows: [
+    words('old.kind'),
+    words('old.oil'),
+    words('old.start'),
+    measures('old', 'rla', 'capacity', 'suction', 'discharge'),
+    words('new.kind'),
+    words('new.oil'),
+    words('new.start'),
+    measures('new', 'rla', 'lra', 'capacity', 'nominals'),
+    measures('new', 'suction', 'discharge'),
+    words('new.phases'),
+    words('new.refrigerants'),
+    grid(['supply_average', 'usable', 'breaker']),
+    grid(['contactor', 'contactor_lra'], 2),
+    grid(['other_amps', 'other_largest'], 2),
+    words('tandem'),
+    words('phase_monitor'),
+    words('label_on'),
+    words('start_parts_new'),
+    words('crankcase'),
+    grid(['heater_watts', 'heater_volts', 'heater_supply']),
+    figure('heater_needs'),
+    figure('capacity_band'),
   ],
 }
 

@@ -9,7 +9,7 @@ import { firstUnit, type Typed } from '@/lib/reading'
 import { useSession } from '@/stores/session'
 import { useBench } from '../bench'
 import { enteredOf, fillFrom, NONE, valueAt, type Entered } from '../entered'
-import { localMinute } from './taking'
+import { localMinute, localSecond } from './taking'
 
 /** The control of one field: a figure, words to press, a text, by what the check says of it. */
 const props = defineProps<{
@@ -221,6 +221,7 @@ const stacked = computed(
         class="figure"
         :type="field.moment ? 'datetime-local' : field.day ? 'date' : 'text'"
         :maxlength="field.length || 120"
+        :step="field.seconds ? 1 : undefined"
         autocomplete="off"
         :aria-invalid="problem ? 'true' : undefined"
       />
@@ -229,7 +230,7 @@ const stacked = computed(
         type="button"
         class="press small"
         :aria-label="`${t('bench.now')}, ${shown}`"
-        @click="text = localMinute(new Date())"
+        @click="text = (field.seconds ? localSecond : localMinute)(new Date())"
       >
         {{ t('bench.now') }}
       </button>

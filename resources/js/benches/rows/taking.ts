@@ -10,3 +10,8 @@ export function localMinute(now: Date): string {
   const day = `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
   return `${day}T${two(now.getHours())}:${two(now.getMinutes())}`
 }
+
+/** The same to the second, where seconds count. */
+export function localSecond(now: Date): string {
+  return `${localMinute(now)}:${String(now.getSeconds()).padStart(2, '0')}`
+}

@@ -1,4 +1,4 @@
-import { type BenchSpec, grid, words } from '../spec'
+import { type BenchSpec, grid, type Item, table, words } from '../spec'
 
 /** What a circuit stands at before anything turns. */
 export const standing: BenchSpec = {
@@ -10,5 +10,48 @@ export const standing: BenchSpec = {
     grid(['ambient', 'coil', 'indoor']),
     grid(['standing_hours', 'needed_hours'], 2),
     words('valves_open'),
+  ],
+}
+
+/** How long the crankcase has been warm, and until when the start is held. */
+export const warmUp: BenchSpec = {
+  id: 'warmUp',
+  parts: [{ check: 'run.warm_up', subject: 'machine' }],
+  rows: [
+    words('heater'),
+    words('powered_since'),
+    grid(['shell', 'ambient'], 2),
+    grid(['sheet_hours', 'coldest_24h'], 2),
+    table('outages', ['from', 'to'], { grows: true }),
+    table('warm_up', ['below', 'hours'], { grows: true }),
+    words('strict'),
+    words('wanted_start'),
+  ],
+}
+
+const isCompressor = (item: Item) => ['scroll', 'screw', 'reciprocating'].includes(String(item.kind))
+const PRESSURES = ['suction_before', 'discharge_before', 'suction_after', 'discharge_after']
+
+/** One thing at a time, in the order of the work, each seen before the next. */
+export const firstRun: BenchSpec = {
+  id: 'firstRun',
+  undrawn: true,
+  parts: [{ check: 'run.first_start', subject: 'machine' }],
+  rows: [
+    table(
+      'steps',
+      [
+        'started',
+        'amps',
+        ...PRESSURES.map((field) => ({ field, when: isCompressor })),
+        { field: 'noise', when: isCompressor },
+        'seen',
+        'seen_at',
+        'stopped',
+        { field: 'seconds', when: isCompressor, seldom: true },
+      ],
+      { facts: ['plate_amps'], grows: true },
+    ),
+    grid(['starts_per_hour', 'rest'], 2),
   ],
 }

@@ -26,6 +26,7 @@ const KINDS = {
   commissioning_run: 120,
   pump_down: 15,
   pump_down_vacuum: 1,
+  rest: 3,
 } as const
 const kind = ref<keyof typeof KINDS>('fire_watch')
 const name = ref('')

@@ -14,6 +14,8 @@ return [
     'demo' => (bool) env('IRON_START_DEMO', false),
     // The names this instance answers to, besides those of this machine itself: "start.example.com roof.example.com".
     'hosts' => array_values(array_filter(explode(' ', (string) env('IRON_START_HOSTS', '')))),
+    // Which program this is; kept with the rest of the configuration.
+    'build' => App\Support\Build::mark(dirname(__DIR__)),
     // Pictures, outside what the web server serves.
     'photos' => env('IRON_START_PHOTOS', storage_path('photos')),
 ];

@@ -36,7 +36,7 @@ final class JobBoard
     private const PAGE = 20;
     private const MINUTE = 60;
 
-    public function __construct(private readonly ConnectionInterface $db, private readonly CurrentCompany $company, private readonly Standings $standings, private readonly Speaker $speaker)
+    public function __construct(private readonly ConnectionInterface $db, private readonly CurrentCompany $company, private readonly Standings $standings, private readonly Glances $glances, private readonly Speaker $speaker)
     {
     }
 
@@ -51,7 +51,7 @@ final class JobBoard
             ->when($before !== null, fn (Models $q) => $q->where('id', '<', $before))
             ->orderByDesc('id')->limit(self::PAGE + 1)->get();
         $page = $jobs->take(self::PAGE);
-        $standings = $this->standings->of(self::machines($page));
+        $glances = $this->glances->of(self::machines($page));
 
         return new JobsView(
             array_values($page->map(fn (SiteJob $job): JobRowView => new JobRowView(
@@ -61,8 +61,8 @@ final class JobBoard
                 $job->starts_on->toDateString(),
                 $job->ends_on->toDateString(),
                 array_values($job->people->pluck('name')->all()),
-                array_values($job->machines->map(fn (Machine $m): JobMachineView => self::machine($m, $standings[$m->id], [], ''))->all()),
-                $job->machines->filter(fn (Machine $m): bool => $standings[$m->id]->gates->current === null)->count(),
+                array_values($job->machines->map(fn (Machine $m): JobMachineView => self::machine($m, $glances[$m->id], [], ''))->all()),
+                $job->machines->filter(fn (Machine $m): bool => $glances[$m->id]->current === null)->count(),
             ))->all()),
             $jobs->count() > self::PAGE ? $page->last()?->id : null,
         );
@@ -86,7 +86,7 @@ final class JobBoard
             $job->starts_on->toDateString(),
             $job->ends_on->toDateString(),
             array_values($job->people->pluck('name')->all()),
-            array_values($machines->map(fn (Machine $m): JobMachineView => self::machine($m, $standings[$m->id], $hours[$m->id] ?? [], isset($signed[$m->id]) ? Moment::iso($signed[$m->id]) : ''))->all()),
+            array_values($machines->map(fn (Machine $m): JobMachineView => self::machine($m, Glance::from($standings[$m->id]), self::told($hours[$m->id] ?? [], $standings[$m->id]), isset($signed[$m->id]) ? Moment::iso($signed[$m->id]) : ''))->all()),
             $this->bring($job, $machines, $standings, $person->units),
             $this->same($job, $machines),
             $this->van($machines),
@@ -102,29 +102,32 @@ final class JobBoard
         return new Collection($jobs->flatMap(fn (SiteJob $job) => $job->machines->map(fn (Machine $m): Machine => $m->setRelation('job', $job)))->all());
     }
 
-    /** @param array<int, int> $seconds by question */
-    private static function machine(Machine $machine, Standing $standing, array $seconds, string $signedAt): JobMachineView
+    /**
+     * @param array<int, int> $seconds by question
+     * @return list<GateHoursView>
+     */
+    private static function told(array $seconds, Standing $standing): array
     {
-        $line = $standing->current();
-        $hours = [];
-        foreach ($seconds as $at => $spent) {
-            $hours[] = new GateHoursView($at, $standing->line($at)->name, (int) round($spent / self::MINUTE));
-        }
+        return array_map(fn (int $at, int $spent): GateHoursView => new GateHoursView($at, $standing->line($at)->name, (int) round($spent / self::MINUTE)), array_keys($seconds), $seconds);
+    }
 
+    /** @param list<GateHoursView> $hours */
+    private static function machine(Machine $machine, Glance $glance, array $hours, string $signedAt): JobMachineView
+    {
         return new JobMachineView(
             $machine->id,
             $machine->name,
             $machine->place,
-            $standing->states(),
-            $standing->gates->current,
-            $line->question ?? '',
-            $line->sentence ?? '',
-            $standing->gates->status()->value,
-            $standing->next,
-            $standing->notes(),
+            $glance->states,
+            $glance->current,
+            $glance->question,
+            $glance->sentence,
+            $glance->status,
+            $glance->next,
+            $glance->notes,
             $hours,
-            array_values(array_map(fn (array $item): string => $item['what'], array_filter($standing->tape->items, fn (array $item): bool => $item['done'] === ''))),
-            count($standing->putBack),
+            $glance->left,
+            $glance->out,
             $signedAt,
         );
     }

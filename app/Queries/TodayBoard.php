@@ -20,7 +20,7 @@ final class TodayBoard
     /** Which status wants attention first. */
     private const URGENCY = ['stop' => 0, 'open' => 1, 'watch' => 2, 'clear' => 3];
 
-    public function __construct(private readonly Standings $standings, private readonly TapeReader $tape, private readonly DaysToCome $days)
+    public function __construct(private readonly Glances $glances, private readonly TapeReader $tape, private readonly DaysToCome $days)
     {
     }
 
@@ -32,48 +32,46 @@ final class TodayBoard
             ->unless($person->role->may('see_all_jobs'), fn ($query) => $query->whereHas('people', fn ($people) => $people->whereKey($person->id)))
             ->orderBy('id')->get();
         $machines = new Collection($jobs->flatMap(fn (SiteJob $job) => $job->machines->map(fn (Machine $m): Machine => $m->setRelation('job', $job)))->all());
-        $standings = $this->standings->of($machines);
+        $glances = $this->glances->of($machines);
         $mine = $machines->filter(fn (Machine $m): bool => $m->job->people->contains($person->id));
 
         return new TodayView(
             $today->toDateString(),
-            self::lead($mine->isEmpty() ? $machines : $mine, $standings),
-            array_values($jobs->map(fn (SiteJob $job): TodayJob => self::job($job, $standings))->all()),
+            self::lead($mine->isEmpty() ? $machines : $mine, $glances),
+            array_values($jobs->map(fn (SiteJob $job): TodayJob => self::job($job, $glances))->all()),
             $this->tape->putBack($machines, true),
             $this->days->for($person, $today->toDateString()),
         );
     }
 
-    /** @param array<int, Standing> $standings */
-    private static function job(SiteJob $job, array $standings): TodayJob
+    /** @param array<int, Glance> $glances */
+    private static function job(SiteJob $job, array $glances): TodayJob
     {
         return new TodayJob(
             $job->id,
             $job->site->name,
             $job->title,
             $job->ends_on->isSameDay($job->starts_on) ? '' : $job->ends_on->toDateString(),
-            array_values($job->machines->map(fn (Machine $m): TodayMachine => self::machine($m, $standings[$m->id], $job))->all()),
+            array_values($job->machines->map(fn (Machine $m): TodayMachine => self::machine($m, $glances[$m->id], $job))->all()),
             (object) $job->site->safety,
         );
     }
 
-    private static function machine(Machine $machine, Standing $standing, SiteJob $job): TodayMachine
+    private static function machine(Machine $machine, Glance $glance, SiteJob $job): TodayMachine
     {
-        $line = $standing->current();
-
         return new TodayMachine(
             $machine->id,
             $machine->name,
             $machine->summary,
             $machine->place,
-            $standing->states(),
-            $standing->gates->current,
-            $line->question ?? '',
-            $line->sentence ?? '',
-            $standing->gates->status()->value,
-            $standing->next,
+            $glance->states,
+            $glance->current,
+            $glance->question,
+            $glance->sentence,
+            $glance->status,
+            $glance->next,
             array_values($job->people->pluck('name')->all()),
-            $standing->notes(),
+            $glance->notes,
         );
     }
 
@@ -81,39 +79,28 @@ final class TodayBoard
      * A stop before anything; then a machine somebody has begun, the furthest first.
      *
      * @param Collection<int, Machine> $machines
-     * @param array<int, Standing>     $standings
+     * @param array<int, Glance>       $glances
      */
-    private static function lead(Collection $machines, array $standings): ?TodayLead
+    private static function lead(Collection $machines, array $glances): ?TodayLead
     {
-        $unfinished = $machines->filter(fn (Machine $m): bool => $standings[$m->id]->gates->current !== null);
+        $unfinished = $machines->filter(fn (Machine $m): bool => $glances[$m->id]->current !== null);
         $first = $unfinished->sortBy([
-            fn (Machine $a, Machine $b): int => self::urgency($standings[$a->id]) <=> self::urgency($standings[$b->id]),
-            fn (Machine $a, Machine $b): int => self::begun($standings[$b->id]) <=> self::begun($standings[$a->id]),
-            fn (Machine $a, Machine $b): int => $standings[$a->id]->gates->current <=> $standings[$b->id]->gates->current,
+            fn (Machine $a, Machine $b): int => self::URGENCY[$glances[$a->id]->status] <=> self::URGENCY[$glances[$b->id]->status],
+            fn (Machine $a, Machine $b): int => $glances[$b->id]->isBegun <=> $glances[$a->id]->isBegun,
+            fn (Machine $a, Machine $b): int => $glances[$a->id]->current <=> $glances[$b->id]->current,
             fn (Machine $a, Machine $b): int => $a->id <=> $b->id,
         ])->first();
         if ($first === null) {
             return null;
         }
-        $standing = $standings[$first->id];
-        $line = $standing->line((int) $standing->gates->current);
+        $glance = $glances[$first->id];
 
         return new TodayLead(
             $first->id,
             $first->name,
-            $standing->gates->status()->value,
-            $line->state === 'stopped' ? $line->sentence : "{$first->job->site->name}, $first->place: $line->question",
-            $standing->next,
+            $glance->status,
+            $glance->state === 'stopped' ? $glance->sentence : "{$first->job->site->name}, $first->place: $glance->question",
+            $glance->next,
         );
-    }
-
-    private static function urgency(Standing $standing): int
-    {
-        return self::URGENCY[$standing->gates->status()->value];
-    }
-
-    private static function begun(Standing $standing): int
-    {
-        return $standing->tape->said === [] ? 0 : 1;
     }
 }

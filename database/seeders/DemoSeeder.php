@@ -97,7 +97,9 @@ final class DemoSeeder extends Seeder
             ->orderByDesc('id')->firstOrFail();
         $now = CarbonImmutable::now();
         foreach ($tape['entries'] as $entry) {
-            $at = $now->subMinutes($entry['ago_min']);
+            $at = isset($entry['day'])
+                ? CarbonImmutable::parse("{$entry['day']} days {$entry['time']}", Company::query()->findOrFail($machine->company_id)->time_zone)->utc()
+                : $now->subMinutes($entry['ago_min']);
             $stamp = new Stamp(self::person($entry['who']), 'demo', $at, $at->addSeconds(1));
             match (true) {
                 isset($entry['check']) => $this->record->record($machine, $stamp, self::input($entry, $at), 'us'),
@@ -132,12 +134,15 @@ final class DemoSeeder extends Seeder
             : $input;
     }
 
-    /** A hand of its own for each name: a wave as long as the name. */
+    /** Loops that run out to the right, as many as the name has letters. */
     private static function signature(string $name): Signature
     {
         $points = [];
-        for ($i = 0; $i <= 60; $i++) {
-            $points[] = [0.08 + 0.8 * $i / 60, 0.5 + 0.3 * sin($i * strlen($name) / 9) * cos($i / (4 + ord($name[0]) % 5))];
+        $loops = strlen($name) / 2;
+        for ($i = 0; $i <= 160; $i++) {
+            $u = $i / 160;
+            $turn = 2 * M_PI * $loops * $u;
+            $points[] = [0.08 + 0.78 * $u + 0.04 * sin($turn), 0.55 - (0.28 - 0.2 * $u) * cos($turn + ord($name[0]) * $u / 20) - 0.06 * $u];
         }
 
         return Signature::of([$points]);

@@ -53,7 +53,7 @@ final class MoistAir
      */
     public static function saturatesAt(float $pascals): float
     {
-        return Root::bisect(fn (float $kelvin): float => self::saturation($kelvin) - $pascals, self::LOWEST, self::HIGHEST);
+        return Root::smooth(fn (float $kelvin): float => self::saturation($kelvin) - $pascals, self::LOWEST, self::HIGHEST);
     }
 
     /**

@@ -70,6 +70,6 @@ final readonly class SplitTarget
     /** @return float K, where saturated air has an enthalpy */
     private static function saturatedAt(float $enthalpy, float $pascals): float
     {
-        return Root::bisect(fn (float $kelvin): float => MoistAir::enthalpy($kelvin, MoistAir::ratio(MoistAir::saturation($kelvin), $pascals)) - $enthalpy, 200.0, 340.0);
+        return Root::smooth(fn (float $kelvin): float => MoistAir::enthalpy($kelvin, MoistAir::ratio(MoistAir::saturation($kelvin), $pascals)) - $enthalpy, 200.0, 340.0);
     }
 }

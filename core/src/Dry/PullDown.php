@@ -21,6 +21,8 @@ final readonly class PullDown
     private const CORE = 9.1 * 0.14 ** 2;
     /** Panels of the integral, in the logarithm of what is over the pump's own end. */
     private const PANELS = 32;
+    /** A step of the course is as wide as one of them. */
+    private const PANELS_OF_A_STEP = 2;
     /** Five-point rule of Gauss and Legendre: place and weight. */
     private const GAUSS = [[0.0, 0.5688888888888889], [0.5384693101056831, 0.47862867049936647], [-0.5384693101056831, 0.47862867049936647], [0.9061798459386640, 0.23692688505618908], [-0.9061798459386640, 0.23692688505618908]];
 
@@ -58,22 +60,22 @@ final readonly class PullDown
         $minutes = 0.0;
         for ($i = 1; $i <= self::PANELS; $i++) {
             $there = $from * ($to / $from) ** ($i / self::PANELS);
-            $minutes += $this->minutes($course[$i - 1][1], $there) ?? 0.0;
+            $minutes += ($this->seconds($course[$i - 1][1] / 100, $there / 100, self::PANELS_OF_A_STEP) ?? 0.0) / 60;
             $course[] = [$minutes, $there];
         }
 
         return $course;
     }
 
-    private function seconds(float $from, float $to): ?float
+    private function seconds(float $from, float $to, int $panels = self::PANELS): ?float
     {
         if (min($this->falls($to), $this->falls($from)) <= 0) {
             return null;
         }
         [$low, $high] = [log($to - $this->ultimate), log($from - $this->ultimate)];
-        $width = ($high - $low) / self::PANELS;
+        $width = ($high - $low) / $panels;
         $sum = 0.0;
-        for ($i = 0; $i < self::PANELS; $i++) {
+        for ($i = 0; $i < $panels; $i++) {
             foreach (self::GAUSS as [$place, $weight]) {
                 $over = exp($low + ($i + (1 + $place) / 2) * $width);
                 // What falls at both ends falls everywhere between them: the thicker, the more goes.
@@ -95,7 +97,7 @@ final readonly class PullDown
         if ($this->hoses === []) {
             return $this->pump;
         }
-        $inlet = Root::bisect(fn (float $x): float => $this->pump * $x - $this->carried($p, $x), 0.0, $p);
+        $inlet = Root::smooth(fn (float $x): float => $this->pump * $x - $this->carried($p, $x), 0.0, $p);
 
         return $this->pump * $inlet / $p;
     }

@@ -39,6 +39,64 @@ final class Root
     }
 
     /**
+     * The same for what is smooth, with a tenth of the calls: the next place is that of a quadratic through the last three
+     * where that is safe, else the middle.
+     *
+     * Source: Chandrupatla, A new hybrid quadratic/bisection algorithm, Advances in Engineering Software 28 (1997).
+     *
+     * @param \Closure(float): float $f continuous, with one zero
+     * @throws NoBracket when it has the same sign at both ends
+     */
+    public static function smooth(\Closure $f, float $low, float $high): float
+    {
+        [$a, $b] = [$high, $low];
+        [$atA, $atB] = [$f($a), $f($b)];
+        if ($atA * $atB > 0.0) {
+            throw new NoBracket("No change of sign between $low and $high.");
+        }
+        [$t, $last] = [0.5, [$a, $atA]];
+        while (true) {
+            [$best, $atBest] = abs($atA) < abs($atB) ? [$a, $atA] : [$b, $atB];
+            $room = 2 * PHP_FLOAT_EPSILON * max(abs($best), PHP_FLOAT_MIN);
+            $least = $room / abs($b - $a);
+            if ($atBest === 0.0 || $least > 0.5) {
+                return $best;
+            }
+            $x = $a + min(1 - $least, max($least, $t)) * ($b - $a);
+            $atX = $f($x);
+            if (($atX <=> 0.0) === ($atA <=> 0.0)) {
+                $last = [$a, $atA];
+            } else {
+                $last = [$b, $atB];
+                [$b, $atB] = [$a, $atA];
+            }
+            [$a, $atA] = [$x, $atX];
+            $t = self::next([$a, $atA], [$b, $atB], $last);
+        }
+    }
+
+    /**
+     * How far on from one end to the other the next place lies.
+     *
+     * @param array{float, float} $a
+     * @param array{float, float} $b
+     * @param array{float, float} $c
+     */
+    private static function next(array $a, array $b, array $c): float
+    {
+        [$across, $up, $side] = [$c[0] - $b[0], $c[1] - $b[1], $c[1] - $a[1]];
+        if ($across === 0.0 || $up === 0.0 || $side === 0.0 || $a[1] === $b[1]) {
+            return 0.5;
+        }
+        [$xi, $phi] = [($a[0] - $b[0]) / $across, ($a[1] - $b[1]) / $up];
+        if ($phi * $phi >= $xi || (1 - $phi) ** 2 >= 1 - $xi) {
+            return 0.5;
+        }
+
+        return $a[1] / ($b[1] - $a[1]) * $c[1] / ($b[1] - $c[1]) + ($c[0] - $a[0]) / ($b[0] - $a[0]) * $a[1] / $side * $b[1] / $up;
+    }
+
+    /**
      * The global least on a range: the best of a grid, then golden section between its neighbours.
      *
      * @param \Closure(float): float $f

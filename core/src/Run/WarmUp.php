@@ -88,7 +88,7 @@ final class WarmUp implements Check, Draws
         if ($needed <= 0.0 || ! isset($values['hours_credited'], $values['remaining'])) {
             return [];
         }
-        $said = fn (float $hours): Said => Said::duration(3600 * $hours);
+        $said = fn (float $hours): Said => Said::hours(3600 * $hours);
 
         return Drawn::column([['word' => 'heat_needed', 'value' => $needed, 'said' => $said($needed)]], (float) $values['hours_credited']->value, 'plain', ['word' => 'to_go', 'said' => $said((float) $values['remaining']->value)]);
     }

@@ -29,7 +29,7 @@ final class Nitrogen
      */
     public static function at(float $pascals, float $kelvin, float $then): float
     {
-        $density = Root::bisect(fn (float $rho): float => self::pressure($rho, $kelvin) - $pascals, 0.0, self::DENSEST);
+        $density = Root::smooth(fn (float $rho): float => self::pressure($rho, $kelvin) - $pascals, 0.0, self::DENSEST);
 
         return self::pressure($density, $then);
     }

@@ -61,6 +61,27 @@ final class NumericTest extends TestCase
         self::assertEqualsWithDelta($root, Root::bisect($f, $low, $high), 4e-16 * max(1.0, $root));
     }
 
+    /** @param \Closure(float): float $f */
+    #[DataProvider('roots')]
+    public function testASmoothOneIsFoundInATenthOfTheCalls(\Closure $f, float $low, float $high, float $root): void
+    {
+        $calls = 0;
+        $counted = function (float $x) use ($f, &$calls): float {
+            $calls++;
+
+            return $f($x);
+        };
+        self::assertEqualsWithDelta($root, Root::smooth($counted, $low, $high), 1e-15 * max(1.0, $root));
+        self::assertLessThan(str_contains((string) $this->dataName(), 'step') ? 60 : 14, $calls);
+    }
+
+    public function testASmoothOneNeedsAChangeOfSign(): void
+    {
+        $this->expectException(NoBracket::class);
+        $this->expectExceptionMessage('No change of sign between 0 and 2.');
+        Root::smooth(fn (float $x): float => $x * $x + 1, 0.0, 2.0);
+    }
+
     public function testWithoutAChangeOfSignThereIsNone(): void
     {
         foreach ([fn (float $x): float => $x * $x + 1, fn (float $x): float => -1.0 - $x] as $f) {

@@ -21,7 +21,7 @@ const CONTROLS = 'Does it do what the controls call for?'
 const LEAVE = 'Can we leave?'
 const AIM = 90
 /** What it took when this was written: it may only become less. */
-const MOST = 235
+const MOST = 220
 
 /** Counts what a person does: presses, and keys other than those of the figures. */
 async function counted(page: Page): Promise<() => Promise<number>> {
@@ -228,12 +228,12 @@ test('a rooftop unit from a reversed supply to a signed record', async ({ page, 
   // The calls and what each brings on stand there by the sheet.
   const calls = page.locator('.part')
   await expect(calls).toHaveCount(6)
-  for (const row of await calls.all()) {
-    await row.getByRole('button', { name: /^same/i }).click()
-    await read(row, { 'Watched for': '10' })
-    await choose(row, 'Proved by', 'amps')
-    await row.getByLabel('none, Still on after').check()
-  }
+  for (const row of await calls.all()) await row.getByRole('button', { name: /^same/i }).click()
+  const first = calls.first()
+  await read(first, { 'Watched for': '10' })
+  await choose(first, 'Proved by', 'amps')
+  await first.getByLabel('none, Still on after').check()
+  await page.getByRole('button', { name: /^The rest like/ }).click()
   await record(page)
   await mark('Controls')
 

@@ -532,6 +532,27 @@ describe('what one box says goes over into another by a press', () => {
     expect(boxes(frame, 'As left')).toEqual(['3 min', '4 min', '5 min'])
   })
 
+  it('in all rows like the first one, and in none that says something already', async () => {
+    const calls = ['fan', 'cool1', 'heat1'].map((call) => ({ call, expected: ['blower'] }))
+    const { frame, press } = await bench('sequence', { 'controls.sequence': { machine: { calls } } })
+    const minutes = () =>
+      frame.findAll('.part input.figure').filter(
+        (one) =>
+          one.attributes('aria-label')?.startsWith('Watched') ||
+          frame
+            .find(`label[for="${one.attributes('id')}"]`)
+            .text()
+            .startsWith('Watched'),
+      )
+    expect(frame.text()).not.toContain('The rest like')
+    await minutes()[0]!.setValue('10')
+    await minutes()[2]!.setValue('4')
+    await flushPromises()
+    await press('The rest like “fan”: Watched for')
+    expect(minutes().map((one) => (one.element as HTMLInputElement).value)).toEqual(['10', '10', '4'])
+    expect(frame.text()).not.toContain('The rest like')
+  })
+
   it('and words as they are pressed elsewhere', async () => {
     const { frame, press } = await bench('terminals', {})
     expect(frame.text()).not.toContain('Same as landed at the thermostat')

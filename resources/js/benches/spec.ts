@@ -14,6 +14,8 @@ export type Column = {
   as?: string
   /** Also for all rows at once that are still empty: what is left is mostly what was found. */
   rest?: boolean
+  /** What stands in the first row may be taken over by one press in all rows that are still empty. */
+  like?: boolean
   /** Told to be empty nowhere here. */
   some?: boolean
   /** One of the names of another table's rows. */

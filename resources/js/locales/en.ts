@@ -89,6 +89,7 @@ export default {
     as: 'same',
     asIs: 'Same as {what}',
     restAs: 'The rest: “{what}” like “{from}”',
+    restAlike: 'The rest like “{first}”: {what}',
     moreOf: 'More',
     yes: 'yes',
     no: 'no',

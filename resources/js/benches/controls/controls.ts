@@ -95,10 +95,10 @@ export const sequence: BenchSpec = {
       [
         { field: 'expected', when: isCall, some: true },
         { field: 'seen', when: isTried, as: 'expected' },
-        { field: 'minutes', when: isTried },
-        { field: 'proved_by', when: isCall },
+        { field: 'minutes', when: isTried, like: true },
+        { field: 'proved_by', when: isCall, like: true },
         { field: 'air', when: isCall },
-        { field: 'after', when: isCall },
+        { field: 'after', when: isCall, like: true },
         { field: 'after_minutes', when: (item) => isCall(item) && told(item.after) },
         { field: 'allowed', when: isTried, some: true, seldom: true },
         { field: 'delay', when: isTried, seldom: true },

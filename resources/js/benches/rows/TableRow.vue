@@ -315,6 +315,27 @@ const atOnce = computed(() =>
     .filter((one) => one.rows.length > 1),
 )
 
+/** The first row that says something of what is mostly alike, and what of it the others still lack. */
+const alike = computed(() => {
+  const like = props.of.columns.filter((column) => column.like === true).map((column) => column.field)
+  const typed = (name: string, field: string) => isTyped(bench.draft.value.values[at(name, field)])
+  const first = shown.value.find((name) => like.some((field) => typed(name, field)))
+  if (first === undefined) return undefined
+  const lacking = shown.value.flatMap((name) =>
+    columnsOf(name)
+      .map(({ field }) => field.name)
+      .filter((field) => name !== first && like.includes(field) && typed(first, field) && !typed(name, field))
+      .map((field) => ({ name, field })),
+  )
+  return lacking.length === 0
+    ? undefined
+    : { first, lacking, fields: [...new Set(lacking.map((one) => one.field))] }
+})
+function fillAlike(first: string, lacking: { name: string; field: string }[]) {
+  const values = bench.draft.value.values
+  for (const { name, field } of lacking) values[at(name, field)] = values[at(first, field)]
+}
+
 const importing = ref(false)
 function takeFile(points: LoggerRead['points'], mapping: Mapping, source: string) {
   if (list.value === undefined) return
@@ -339,6 +360,16 @@ const isUsed = (name: string) =>
     <p v-if="bench.draft.value.source && of.file" class="others">
       {{ t('logger.fromFile', { source: bench.draft.value.source }) }}
       <button type="button" class="press small" @click="drop">{{ t('logger.drop') }}</button>
+    </p>
+    <p v-if="alike !== undefined" class="others">
+      <button type="button" class="press small" @click="fillAlike(alike.first, alike.lacking)">
+        {{
+          t('bench.restAlike', {
+            what: alike.fields.map((field) => member(field)?.label ?? '').join(', '),
+            first: titled(alike.first),
+          })
+        }}
+      </button>
     </p>
     <p v-if="atOnce.length > 0" class="others">
       <button

@@ -45,7 +45,7 @@ final class Terminals implements Check
         return [
             Field::group(
                 'machine',
-                Field::count('compressors', 0, 2)->needed(),
+                Field::count('compressors', 0, 2)->fromSheet('compressors')->needed(),
                 Field::count('unloader_steps', 1, 2)->default(1),
                 Field::count('heat_stages', 0, 2)->fromSheet('controls.heat_stages')->needed(),
                 Field::flag('heat_pump')->fromSheet('controls.heat_pump')->needed(),

@@ -22,7 +22,7 @@ final readonly class EquipmentSheet
     /** What moves air or water, and so is started before a compressor. */
     private const AIR_FIRST = ['blower', 'pump'];
     /** Figures that are worked out of others of the sheet: none is entered for them. */
-    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
+    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'compressors', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
     /** A circuit that comes with one of these was opened, or will be, before it is charged. */
     private const SHIPS_OPEN = ['nitrogen', 'dry'];
 
@@ -135,6 +135,7 @@ final readonly class EquipmentSheet
             'electrical.bus_wait' => $this->busWait(),
             'electrical.locked_rotor_amps' => $this->lockedRotorAmps(),
             'first_start' => $this->startsInOrder(),
+            'compressors' => $this->calledCompressors(),
             'compressor.oil' => self::OIL_NAMES[$this->compressor($subject)['oil'] ?? $this->ofCircuit('oil', $subject)] ?? null,
             'compressor.other_amps' => $this->otherAmps($subject, array_sum(...)),
             'compressor.other_largest' => $this->otherAmps($subject, fn (array $amps): float => max([0.0, ...$amps])),
@@ -232,6 +233,14 @@ final readonly class EquipmentSheet
         }
 
         return $each;
+    }
+
+    /** @return int|null how many compressors a thermostat calls by name; more than two are called in steps of their own */
+    private function calledCompressors(): ?int
+    {
+        $count = count(array_filter($this->eachMotor(), fn (array $motor): bool => in_array($motor['kind'] ?? '', self::COMPRESSORS, true)));
+
+        return $count === 0 || $count > 2 ? null : $count;
     }
 
     /**

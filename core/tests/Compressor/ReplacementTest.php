@@ -56,8 +56,15 @@ final class ReplacementTest extends TestCase
         yield 'three phases and a capacitor' => [['start' => 'single_phase'], [], 'new.start'];
         yield 'one phase across the line' => [['phases' => 1], [], 'new.start'];
         yield 'two connections on one plate' => [['nominals' => [230, 460]], [], 'new.nominals'];
+        yield 'half as much again and more' => [['nominals' => [301, 200]], [], 'new.nominals'];
         yield 'volts twice' => [['nominals' => [460, 460]], [], 'new.nominals'];
         yield 'a load larger than all of them' => [[], ['other_amps' => '8 A', 'other_largest' => '8.1 A'], 'other_largest'];
+    }
+
+    public function testAPlateMayNameVoltsOfOneConnection(): void
+    {
+        self::assertSame(['', ''], self::refused('compressor.match', self::with(['nominals' => [300, 200]])));
+        self::assertSame(['', ''], self::refused('compressor.match', self::with([], ['other_amps' => '8 A', 'other_largest' => '8 A'])));
     }
 
     public function testADriveAndAStarterAreEachAskedForTheirOwn(): void

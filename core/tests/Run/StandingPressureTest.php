@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Run;
 
 use IronStart\Core\Tests\Judges;
+use IronStart\Core\Verdict\Finding;
 use PHPUnit\Framework\TestCase;
 
 /** What the readings may be off by, where the table ends, and what the place does to a gauge. */
@@ -18,11 +19,15 @@ final class StandingPressureTest extends TestCase
     {
         // A hundredth of 201 psig and 0.9 °F are 3.8 psi together.
         $at = fn (string $psig): bool => self::judge('run.standing_pressure', ['pressure' => "$psig psig"] + self::STANDS)->marginal;
-        self::assertTrue($at('204.5'));
-        self::assertTrue($at('198'));
-        self::assertFalse($at('206'));
-        self::assertTrue($at('233.5'));
-        self::assertFalse($at('230'));
+        foreach ([['197.3', '197.5'], ['204.9', '204.8'], ['232.6', '232.7'], ['240.6', '240.4'], ['251.4', '251.5'], ['259.6', '259.5']] as [$sure, $close]) {
+            self::assertSame([false, true], [$at($sure), $at($close)], $close);
+        }
+    }
+
+    public function testAVacuumIsAStopOfItsOwn(): void
+    {
+        $findings = self::judge('run.standing_pressure', ['pressure' => '-2 psig'] + self::STANDS)->findings;
+        self::assertSame(['flat' => 'stop', 'in_vacuum' => 'stop'], array_map(fn (Finding $one): string => $one->status->value, array_combine(array_column($findings, 'code'), $findings)));
     }
 
     public function testAGaugeReadsMoreOnAMountain(): void

@@ -95,6 +95,29 @@ final class WarmUpTest extends TestCase
         yield 'the last row has most' => [['sheet_hours' => null, 'warm_up' => [['hours' => 9], ['below' => '30 degF', 'hours' => 4]], 'coldest_24h' => '40 degF'], 'warm_up.0.hours'];
     }
 
+    public function testWhatIsJustPossibleIsTaken(): void
+    {
+        self::assertSame(0.0, self::figure('run.warm_up', ['powered_since' => self::ON['now']] + self::ON, 'hours_credited'));
+        $same = ['sheet_hours' => null, 'warm_up' => [['below' => '60 degF', 'hours' => 4], ['below' => '60 degF', 'hours' => 6]], 'coldest_24h' => '40 degF'];
+        self::assertSame(4.0, self::figure('run.warm_up', $same + self::ON, 'hours_needed'));
+        self::assertSame(12.0, self::figure('run.warm_up', ['outages' => [['from' => '2026-03-10T06:00:00-05:00', 'to' => '2026-03-10T06:00:00-05:00']]] + self::ON, 'hours_credited'));
+    }
+
+    public function testWhereNoHoursAreNeededNothingIsFeltAndNothingDrawn(): void
+    {
+        $none = self::judge('run.warm_up', ['sheet_hours' => 0, 'shell' => '40 degF'] + self::ON);
+        self::assertSame([[], []], [$none->codes(), $none->drawing]);
+        self::assertSame(['column', 24.0, 12.0], [($drawn = self::judge('run.warm_up', self::ON)->drawing)['shape'], $drawn['parts'][0]['value'], $drawn['filled']]);
+        self::assertSame([], self::judge('run.warm_up', [])->drawing);
+    }
+
+    public function testAWantedStartTellsWhatThereIsToSpare(): void
+    {
+        $wanted = fn (string $at, string $name): ?float => self::figure('run.warm_up', ['wanted_start' => "2026-03-11T$at:00-05:00"] + self::ON, $name);
+        self::assertSame([0.0, -12.0], [$wanted('02:00', 'spare'), $wanted('02:00', 'power_by_in')]);
+        self::assertSame([6.0, -6.0], [$wanted('08:00', 'spare'), $wanted('08:00', 'power_by_in')]);
+    }
+
     public function testOneOfTwoTemperaturesAsksForTheOther(): void
     {
         self::assertSame(['missing:ambient'], self::judge('run.warm_up', ['ambient' => null] + self::ON)->codes());

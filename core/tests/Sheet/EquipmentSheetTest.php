@@ -49,6 +49,14 @@ final class EquipmentSheetTest extends TestCase
         yield 'settings as the maker has them' => ['controls.settings', 'machine', ['items' => [['name' => 'Fan', 'kind' => 'exact', 'required' => true], ['name' => 'Off time', 'kind' => 'exact', 'required' => '3 min']]]];
         yield 'codes with their causes' => ['entry.code', 'machine', ['known' => [['name' => 'F3', 'kind' => 'fault', 'meaning' => 'no flame', 'causes' => [['what' => 'no gas', 'cheap_test' => 'read the inlet']]]]]];
         yield 'the questions of a form' => ['entry.maker_form', 'machine', ['items' => [['name' => 'Filters in place']]]];
+        yield 'starts of a first run: air, then each compressor, then heat' => ['run.first_start', 'machine', ['steps' => [
+            ['name' => 'Blower', 'kind' => 'blower', 'drive' => 'inverter', 'plate_amps' => '7.6 A'], ['name' => 'C1', 'kind' => 'scroll', 'drive' => 'across_line', 'plate_amps' => '9.7 A'],
+            ['name' => 'C2', 'kind' => 'screw', 'drive' => 'across_line', 'plate_amps' => '19 A'], ['name' => 'heat', 'kind' => 'heat'],
+        ]]];
+        yield 'a new compressor: what comes out, and the loads that stay' => ['compressor.match', 'compressor:C1', [
+            'phases' => 3, 'old' => ['kind' => 'scroll', 'rla' => '9.7 A', 'oil' => 'POE', 'start' => 'across_line'], 'other_amps' => '29.2 A', 'other_largest' => '19.0 A',
+        ]];
+        yield 'terminals: the compressors it calls' => ['controls.terminals', 'machine', ['machine' => ['compressors' => 2]]];
         yield 'acid of a circuit' => ['compressor.acid', 'circuit:B', ['oil_type' => 'PVE']];
         yield 'acid of a compressor' => ['compressor.acid', 'compressor:C1', ['oil_type' => 'POE']];
         yield 'acid of a machine with two oils' => ['compressor.acid', 'machine', []];
@@ -82,6 +90,39 @@ final class EquipmentSheetTest extends TestCase
     {
         self::assertSame('140 A', (new EquipmentSheet(self::BODY))->figure('electrical.locked_rotor_amps', 'machine'));
         self::assertNull((new EquipmentSheet([]))->figure('electrical.locked_rotor_amps', 'machine'));
+    }
+
+    public function testARunWithoutCompressorsOrHeatHasFewerStarts(): void
+    {
+        $starts = fn (array $body): mixed => (new EquipmentSheet($body))->figure('first_start', 'machine');
+        self::assertSame([], $starts(['heat' => ['gas' => []]]));
+        $pump = ['name' => 'P', 'kind' => 'pump', 'drive' => 'across_line', 'amps' => '2 A'];
+        self::assertSame(['P'], array_column($starts(['electrical' => ['motors' => [$pump]]]), 'name'));
+        self::assertSame(['P', 'heat'], array_column($starts(['electrical' => ['motors' => [$pump]], 'heat' => ['electric' => [['kw' => '5 kW']]]]), 'name'));
+        self::assertSame(['P'], array_column($starts(['electrical' => ['motors' => [$pump]], 'heat' => ['electric' => []]]), 'name'));
+    }
+
+    public function testTheOilOfACompressorIsItsOwnOrItsCircuits(): void
+    {
+        $oil = fn (array $motor, string $oil): mixed => (new EquipmentSheet(['electrical' => ['motors' => [['name' => 'C1', 'kind' => 'scroll', 'drive' => 'across_line'] + $motor]], 'circuits' => [['name' => 'A', 'compressors' => ['C1'], 'oil' => $oil]]]))->figure('compressor.oil', 'compressor:C1');
+        self::assertSame(['mineral', 'AB', 'PVE'], [$oil([], 'MO'), $oil([], 'AB'), $oil(['oil' => 'PVE'], 'POE')]);
+        self::assertNull($oil([], 'whale'));
+    }
+
+    public function testTheOtherLoadsAreKnownWhereEachOfThemIs(): void
+    {
+        $others = fn (array ...$motors): mixed => (new EquipmentSheet(['electrical' => ['motors' => [['name' => 'C1', 'kind' => 'scroll', 'drive' => 'across_line', 'amps' => '20 A'], ...$motors]]]))->figure('compressor.other_amps', 'compressor:C1');
+        self::assertSame('0.0 A', $others());
+        self::assertSame('11.5 A', $others(['name' => 'B', 'kind' => 'blower', 'amps' => '8.5 A'], ['name' => 'F', 'kind' => 'condenser_fan', 'amps' => '1.5 A', 'quantity' => 2]));
+        self::assertNull($others(['name' => 'B', 'kind' => 'blower']));
+        self::assertNull((new EquipmentSheet([]))->figure('compressor.other_amps', 'machine'));
+    }
+
+    public function testMoreThanTwoCompressorsAreNotCalledByName(): void
+    {
+        $called = fn (int $count): mixed => (new EquipmentSheet(['electrical' => ['motors' => [['name' => 'C', 'kind' => 'scroll', 'drive' => 'across_line', 'quantity' => $count]]]]))->figure('compressors', 'machine');
+        self::assertSame([1, 2, null], [$called(1), $called(2), $called(3)]);
+        self::assertNull((new EquipmentSheet([]))->figure('compressors', 'machine'));
     }
 
     public function testTheOnlyCompressorIsTheMachinesOwn(): void

@@ -59,7 +59,7 @@ final class Limits
             'list.pipe' => self::list('penetrations', 'joints_listed'),
             'list.prestart' => self::list('belt', 'doors_on'),
             'list.owner' => self::list('papers', 'left_undone'),
-        ] + LimitsBeforeStart::all() + LimitsRefrigerant::all() + LimitsAir::all() + LimitsControls::all() + LimitsCauses::all() + LimitsHandover::all() + LimitsVrf::all() + LimitsRun::all() + LimitsCompressor::all();
+        ] + LimitsBeforeStart::all() + LimitsRefrigerant::all() + LimitsAir::all() + LimitsControls::all() + LimitsCauses::all() + LimitsHandover::all() + LimitsVrf::all() + LimitsRun::all() + LimitsCompressor::all() + LimitsPower::all() + LimitsSafety::all();
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string, list<string>}> check, input, status, codes */

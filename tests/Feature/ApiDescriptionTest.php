@@ -34,7 +34,7 @@ final class ApiDescriptionTest extends FeatureTestCase
     public function testTheCatalogueDescribesEveryCheckWithItsFieldsAndUnits(): void
     {
         $checks = collect($this->actingAs($this->person(Role::Helper))->getJson('/api/v1/checks')->assertOk()->json('checks'))->keyBy('id');
-        self::assertSame(['V'], $checks['power.voltage']['fields'][0]['units']);
+        self::assertSame(['V', 'mV'], $checks['power.voltage']['fields'][0]['units']);
         self::assertContains('ft', collect($checks['power.circuit']['fields'])->firstWhere('name', 'length')['units']);
         self::assertCount(21, $checks['list.prestart']['items']);
     }

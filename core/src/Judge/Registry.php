@@ -19,6 +19,7 @@ use IronStart\Core\Piping;
 use IronStart\Core\Power;
 use IronStart\Core\Refrigerant;
 use IronStart\Core\Run;
+use IronStart\Core\Safety;
 use IronStart\Core\Survey;
 use IronStart\Core\Tight;
 use IronStart\Core\Vrf;
@@ -39,6 +40,14 @@ final class Registry
         'power.running_amps' => Power\RunningAmps::class,
         'power.leg_roll' => Power\LegRoll::class,
         'power.single_phase_split' => Power\SinglePhaseSplit::class,
+        'power.drop' => Power\JointDrop::class,
+        'power.fault_current' => Power\FaultCurrent::class,
+        'power.grounding' => Power\Grounding::class,
+        'power.disconnect' => Power\Disconnect::class,
+        'power.transformer_va' => Power\TransformerVa::class,
+        'power.dials' => Power\Dials::class,
+        'power.motor_tap' => Power\MotorTap::class,
+        'power.feeder' => Power\Feeder::class,
         'compressor.match' => Compressor\Replacement::class,
         'compressor.windings' => Compressor\Windings::class,
         'compressor.insulation' => Compressor\Insulation::class,
@@ -93,6 +102,9 @@ final class Registry
         'piping.bulb' => Piping\Bulb::class,
         'piping.equivalent_length' => Piping\EquivalentLength::class,
         'piping.insulation' => Piping\Insulation::class,
+        'controls.call_path' => Controls\CallPath::class,
+        'safety.smoke' => Safety\Smoke::class,
+        'safety.leak_sensor' => Safety\LeakSensor::class,
         'run.standing_pressure' => Run\StandingPressure::class,
         'run.warm_up' => Run\WarmUp::class,
         'run.first_start' => Run\FirstStart::class,

@@ -22,7 +22,7 @@ final readonly class EquipmentSheet
     /** What moves air or water, and so is started before a compressor. */
     private const AIR_FIRST = ['blower', 'pump'];
     /** Figures that are worked out of others of the sheet: none is entered for them. */
-    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'compressors', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
+    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'compressors', 'dials', 'drives', 'motor_taps', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
     /** A circuit that comes with one of these was opened, or will be, before it is charged. */
     private const SHIPS_OPEN = ['nitrogen', 'dry'];
 
@@ -136,6 +136,9 @@ final readonly class EquipmentSheet
             'electrical.locked_rotor_amps' => $this->lockedRotorAmps(),
             'first_start' => $this->startsInOrder(),
             'compressors' => $this->calledCompressors(),
+            'dials' => $this->motorsWith(fn (array $motor): bool => isset($motor['dial'])),
+            'drives' => $this->motorsWith(fn (array $motor): bool => ($motor['drive'] ?? '') === 'inverter' && ! in_array($motor['kind'] ?? '', self::COMPRESSORS, true)),
+            'motor_taps' => $this->motorsWith(fn (array $motor): bool => isset($motor['taps'])),
             'compressor.oil' => self::OIL_NAMES[$this->compressor($subject)['oil'] ?? $this->ofCircuit('oil', $subject)] ?? null,
             'compressor.other_amps' => $this->otherAmps($subject, array_sum(...)),
             'compressor.other_largest' => $this->otherAmps($subject, fn (array $amps): float => max([0.0, ...$amps])),
@@ -233,6 +236,15 @@ final readonly class EquipmentSheet
         }
 
         return $each;
+    }
+
+    /**
+     * @param \Closure(array<string, mixed>): bool $is
+     * @return list<array<string, mixed>> motors one by one
+     */
+    private function motorsWith(\Closure $is): array
+    {
+        return array_values(array_filter($this->eachMotor(), $is));
     }
 
     /** @return int|null how many compressors a thermostat calls by name; more than two are called in steps of their own */

@@ -49,6 +49,27 @@ final readonly class Said
         return new self($value, 'V', 3, 1, $against);
     }
 
+    public static function millivolts(float $value): self
+    {
+        return new self($value, 'mV', 3, 1, null);
+    }
+
+    /** @param float $amps told in kiloamps from a thousand on */
+    public static function kiloamps(float $amps): self
+    {
+        return $amps < 1000.0 ? new self($amps, 'A', 3, 0, null) : new self($amps / 1000, 'kA', 3, 1, null);
+    }
+
+    public static function watts(float $value): self
+    {
+        return new self($value, 'W', 2, 1, null);
+    }
+
+    public static function voltAmps(float $value): self
+    {
+        return new self($value, 'VA', 3, 0, null);
+    }
+
     public static function amps(float $value, ?float $against = null): self
     {
         return new self($value, 'A', 3, 1, $against);

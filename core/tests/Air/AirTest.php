@@ -68,6 +68,19 @@ final class AirTest extends TestCase
         self::assertSame('cooling.return_wb', $cooling('75.1 degF')[0]);
     }
 
+    public function testFiveDegreesBetweenReturnAndOutdoorAirTellSomething(): void
+    {
+        $share = fn (string $outdoor): ?float => self::figure('air.mix', ['return_db' => '75 degF', 'mixed_db' => '76 degF', 'outdoor_db' => "$outdoor degF"], 'outdoor_fraction');
+        self::assertEqualsWithDelta(20.0, (float) $share('80'), 1e-9);
+        self::assertNull($share('79.99'));
+    }
+
+    public function testAirWithoutWaterIsNoAirAndSaturatedAirIs(): void
+    {
+        self::assertEqualsWithDelta(100.0, (float) self::figure('air.state', ['dry_bulb' => '70 degF', 'wet_bulb' => '70 degF'], 'relative_humidity'), 1e-6);
+        self::assertNotSame('', self::refused('air.state', ['dry_bulb' => '70 degF', 'relative_humidity' => '0 %'])[0]);
+    }
+
     public function testAShareIsHeldAgainstTheScheduleAlsoWithHalfAnAirflow(): void
     {
         $read = ['return_db' => '72 degF', 'mixed_db' => '66 degF', 'outdoor_db' => '42 degF'];

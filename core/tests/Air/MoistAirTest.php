@@ -49,6 +49,13 @@ final class MoistAirTest extends TestCase
     }
 
     /** 75 °F and 50 % RH: 55.1 °F, as every psychrometric chart has it. */
+    public function testTheTableReachesDownToWhereTheTermsOfTheReferenceEnd(): void
+    {
+        foreach ([174.0, 190.0, 230.0, 300.0, 470.0] as $kelvin) {
+            self::assertEqualsWithDelta($kelvin, MoistAir::saturatesAt(MoistAir::saturation($kelvin)), 1e-6);
+        }
+    }
+
     public function testARoomAsOnTheChart(): void
     {
         self::assertEqualsWithDelta(55.1, (MoistAir::dewPoint((75 - 32) / 1.8 + 273.15, 50.0) - 273.15) * 1.8 + 32, 0.1);

@@ -70,6 +70,23 @@ final class ControlsTest extends TestCase
         self::assertSame('watch', $item(8, 2)[0]);
     }
 
+    public function testAToleranceOfNothingIsOneAndHalfAQuantityIsNone(): void
+    {
+        $item = ['name' => 'set point', 'kind' => 'within', 'required' => '74 degF'];
+        self::assertSame(['clear', []], self::found('controls.settings', ['items' => [['left' => '74 degF', 'tolerance' => '0 delta_degF'] + $item]]));
+        self::assertNotSame('clear', self::found('controls.settings', ['items' => [['left' => '74.1 degF', 'tolerance' => '0 delta_degF'] + $item]])[0]);
+        foreach (['-1 delta_degF', ['value' => 1], ['unit' => 'delta_degF'], ['value' => [1], 'unit' => 'delta_degF']] as $none) {
+            self::assertSame('items.0.tolerance', self::refused('controls.settings', ['items' => [['left' => '74 degF', 'tolerance' => $none] + $item]])[0]);
+        }
+    }
+
+    public function testWhatIsStillOnIsJudgedOnceItIsKnownHowLongAgoTheCallWasGone(): void
+    {
+        $call = ['call' => 'cool1', 'expected' => ['C1'], 'seen' => ['C1'], 'minutes' => 9, 'proved_by' => 'amps', 'after' => ['C1']];
+        self::assertSame(['open', ['missing:calls.0.after_minutes']], self::found('controls.sequence', ['has' => ['cool1'], 'calls' => [$call]]));
+        self::assertSame(['stop', ['stays_on:cool1:C1']], self::found('controls.sequence', ['has' => ['cool1'], 'calls' => [['after_minutes' => 6] + $call]]));
+    }
+
     public function testALeavingSetPointIsColderThanWhatEnters(): void
     {
         $air = fn (string $set): string => self::refused('controls.leaving_air', ['mode' => 'leaving_air', 'sensible_capacity' => '45000 Btu/h', 'entering_db' => '78 degF', 'leaving_set' => $set])[0];

@@ -138,13 +138,16 @@ final class TablesTest extends TestCase
     public function testAFactWhoseCheckIsToComeIsNotAsked(): void
     {
         $built = (new Registry())->ids();
-        $asked = [];
-        foreach (JobType::cases() as $type) {
-            foreach (range(1, 12) as $gate) {
-                $asked = [...$asked, ...FactPlace::at($gate, $type, $built)];
-            }
+        $waits = [
+            'first_start' => 'run.first_start', 'warm_up' => 'run.warm_up', 'flammable' => 'safety.leak_sensor', 'wiring' => 'power.grounding', 'dials' => 'power.dials', 'motor_taps' => 'power.motor_tap',
+            'pair' => 'vrf.wire_map', 'field_bus' => 'vrf.wire_map', 'lines_reused' => 'piping.reuse', 'heat_pump' => 'heat.heat_pump', 'alarms' => 'controls.alarms', 'duct_detector' => 'safety.smoke',
+        ];
+        foreach ($waits as $fact => $check) {
+            $without = array_values(array_diff($built, [$check]));
+            $at = fn (array $checks): array => array_merge([], ...array_map(fn (int $gate): array => FactPlace::at($gate, JobType::Rooftop, $checks), range(1, 12)));
+            self::assertContains($fact, $at($built), $fact);
+            self::assertNotContains($fact, $at($without), $fact);
         }
-        self::assertSame([], array_values(array_intersect($asked, ['flammable', 'wiring', 'dials', 'motor_taps', 'duct_detector'])));
         $all = CheckTable::checks();
         self::assertSame([8], FactPlace::of('first_start', JobType::Rooftop, $all));
         self::assertSame([], FactPlace::of('field_bus', JobType::Compressor, $all));

@@ -377,7 +377,8 @@ describe('the questions and their benches', () => {
     expect(tabOf('air.split', 'machine')).toEqual({ gate: 10, tab: 'split' })
     expect(tabOf('controls.staging', 'machine')).toEqual({ gate: 11, tab: 'staging' })
     expect(tabOf('run.first_start', 'machine')).toEqual({ gate: 8, tab: 'firstRun' })
-    expect(tabOf('power.dials', 'machine')).toBeNull()
+    expect(tabOf('power.dials', 'machine')).toEqual({ gate: 7, tab: 'dials' })
+    expect(tabOf('vrf.topology', 'machine')).toBeNull()
   })
   it('leave no check without a bench, and no two benches with one name', () => {
     const benched = new Set(BENCHES.flatMap((spec) => spec.parts.map((p) => p.check)))

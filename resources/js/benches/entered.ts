@@ -92,7 +92,8 @@ export function wireOf(field: FieldView, entered: Entered): unknown {
   const isBare = field.type === 'numbers' && field.kind === ''
   if (isBare) return parts.map((one) => (Number.isFinite(Number(one)) ? Number(one) : one))
   // Amps are amps where nothing else is meant.
-  const unit = field.type === 'numbers' && field.units.length === 1 ? ` ${field.units[0]}` : ''
+  const isOne = field.type === 'numbers' && field.starts !== null && field.starts.us === field.starts.si
+  const unit = isOne ? ` ${field.starts?.us}` : ''
   return parts.map((one) => (/^[\d.]+$/.test(one) ? `${one}${unit}` : one))
 }
 

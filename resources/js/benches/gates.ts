@@ -1,7 +1,7 @@
 import { airflow, airPoint, fanDrive, mix, split, statics } from './air/air'
 import { acid, insulation, match, windings } from './compressor/compressor'
 import { float, trap } from './condensate/condensate'
-import { alarms, leavingAir, sequence, settings, staging, terminals } from './controls/controls'
+import { alarms, callPath, leavingAir, sequence, settings, staging, terminals } from './controls/controls'
 import {
   code,
   finding,
@@ -33,6 +33,16 @@ import { lockout, oldLockout, unitLockout } from './power/lockout'
 import { rotation, wheel } from './power/rotation'
 import { loaded, oldSupply, sharedFeeder, supply, temporary } from './power/supply'
 import {
+  dials,
+  disconnect,
+  faultCurrent,
+  feeder,
+  grounding,
+  joints as hotJoints,
+  motorTaps,
+  transformer,
+} from './power/wiring'
+import {
   chargeState,
   cooling,
   lineFigure,
@@ -47,6 +57,7 @@ import { decay, pullDown, pullTime, water } from './refrigerant/dry'
 import { account, cylinder, rebound, wayOut } from './refrigerant/refrigerant'
 import { hold } from './refrigerant/tight'
 import { firstRun, standing, warmUp } from './run/run'
+import { leakSensor, smoke } from './safety/safety'
 import type { BenchSpec } from './spec'
 import { wireMap } from './vrf/wires'
 import { crane, curb, rigging, route, structure } from './survey/survey'
@@ -112,6 +123,11 @@ export const GATES: Record<number, Tab[]> = {
     of(rotation),
     of(circuit),
     of(control),
+    of(motorTaps),
+    of(grounding),
+    of(disconnect),
+    of(feeder),
+    of(dials),
     of(lockout),
     of(match),
     of(windings),
@@ -120,6 +136,8 @@ export const GATES: Record<number, Tab[]> = {
     of(wireMap),
     of(temporary),
     of(sharedFeeder),
+    of(faultCurrent),
+    of(transformer),
     of(rootCause),
     LOCKS,
     NOTE,
@@ -134,6 +152,8 @@ export const GATES: Record<number, Tab[]> = {
     of(wheel),
     of(amps),
     of(legRoll),
+    of(hotJoints),
+    of(leakSensor),
     NOTE,
   ],
   9: [
@@ -169,6 +189,8 @@ export const GATES: Record<number, Tab[]> = {
     of(staging),
     of(leavingAir),
     of(sequence),
+    of(callPath),
+    of(smoke),
     of(alarms),
     of(sensor),
     of(code),
@@ -191,6 +213,17 @@ export const GATES: Record<number, Tab[]> = {
 export const SELDOM = [
   'standing',
   'warmUp',
+  'motorTaps',
+  'grounding',
+  'disconnect',
+  'feeder',
+  'dials',
+  'faultCurrent',
+  'transformer',
+  'hotJoints',
+  'leakSensor',
+  'callPath',
+  'smoke',
   'firstRun',
   'match',
   'code',

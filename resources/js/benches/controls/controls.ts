@@ -110,6 +110,20 @@ export const sequence: BenchSpec = {
   ],
 }
 
+/** Point by point down the 24 V call to the first dead one. */
+export const callPath: BenchSpec = {
+  id: 'callPath',
+  parts: [{ check: 'controls.call_path', subject: 'machine' }],
+  rows: [
+    words('call_on'),
+    words('pulled_in'),
+    table('points', ['volts', 'kind', 'closed'], { grows: true, starts: true }),
+    grid(['across_coil', 'idle'], 2),
+    words('fuse_blown'),
+    figure('nominal'),
+  ],
+}
+
 /** What stands when we leave and whose it is, and who hears a new one. */
 export const alarms: BenchSpec = {
   id: 'alarms',

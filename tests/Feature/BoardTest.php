@@ -15,7 +15,7 @@ final class BoardTest extends FeatureTestCase
 {
     private const MOST_QUERIES = 13;
     /** Where nothing has gone on since the last look. */
-    private const ON_TODAY = 11;
+    private const ON_TODAY = 4;
     /** The record is read against its chain besides. */
     private const AND_THE_CHAIN = 2;
 
@@ -54,7 +54,7 @@ final class BoardTest extends FeatureTestCase
                 Machine::query()->create(['site_job_id' => $machine->site_job_id, 'sheet_version_id' => $machine->sheet_version_id, 'name' => "X-$i"]);
             }
         });
-        self::assertLessThanOrEqual(self::MOST_QUERIES + 2, $this->queries($starter, '/api/v1/today'), 'judged, and kept');
+        self::assertLessThanOrEqual(self::MOST_QUERIES + 5, $this->queries($starter, '/api/v1/today'), 'judged, and kept');
         self::assertSame($few, $this->queries($starter, '/api/v1/today'));
         self::assertLessThanOrEqual(self::ON_TODAY, $few);
         $this->record($starter, $machine, 'power.lockout', self::lockout());

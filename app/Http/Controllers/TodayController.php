@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\User;
-use App\Queries\TodayBoard;
+use App\Queries\KeptBoard;
 use App\Views\TodayView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -14,13 +14,13 @@ use OpenApi\Attributes as OA;
 #[OA\Tag(name: 'machines')]
 final class TodayController
 {
-    public function __construct(private readonly TodayBoard $board)
+    public function __construct(private readonly KeptBoard $board)
     {
     }
 
     #[OA\Get(path: '/api/v1/today', operationId: 'today', tags: ['machines'], responses: [new OA\Response(response: 200, description: 'The day\'s board', content: new OA\JsonContent(ref: TodayView::class))])]
     public function show(#[CurrentUser] User $person): JsonResponse
     {
-        return Reply::with($this->board->for($person));
+        return JsonResponse::fromJsonString($this->board->for($person));
     }
 }

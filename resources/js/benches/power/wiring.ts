@@ -5,7 +5,7 @@ export const joints: BenchSpec = {
   id: 'hotJoints',
   undrawn: true,
   parts: [{ check: 'power.drop', subject: 'machine' }],
-  rows: [words('running'), table('items', ['drop', 'amps', 'full_amps'], { grows: true })],
+  rows: [words('running'), table('items', ['drop', 'amps', 'full_amps'], { grows: true, starts: true })],
 }
 
 /** The worst short here against what the plate stands. */

@@ -79,6 +79,17 @@ final class TellOfJob
         });
     }
 
+    /** A fact of this machine that a recording makes known, within a write that holds the machine already. */
+    public function known(Machine $locked, Stamp $stamp, string $fact): void
+    {
+        if (($locked->facts[$fact] ?? false) === true) {
+            return;
+        }
+        $locked->facts = [$fact => true] + $locked->facts;
+        $locked->save();
+        $this->tape->append($locked, EntryKind::Fact, $stamp, ['details' => $this->details($fact, true)]);
+    }
+
     /** A no against the sheet needs a word why. */
     private function ofMachine(Machine $machine, Stamp $stamp, string $fact, bool $on, int $seen, string $reason): Entry
     {

@@ -49,6 +49,7 @@ trait Judges
             $effect->closes !== null => "closes {$effect->closes->value}",
             $effect->starts !== null => "starts {$effect->starts->value} {$effect->minutes}",
             $effect->ends !== null => "ends {$effect->ends->value}",
+            $effect->fact !== '' => "tells $effect->fact",
             $effect->leaves !== '' => "leaves $effect->leaves",
             default => "settles $effect->settles",
         } . " $effect->where");

@@ -509,6 +509,19 @@ final class LimitsBeforeStart
                 'quiet hours' => [['permit' => 'P-7', 'ground_by' => 'Rafe', 'signals' => 'Mina', 'quiet_until' => '9:00'], [['crane_up_at' => '9:00'], 'clear', ['arranged']], [['crane_up_at' => '8:59'], 'watch', ['quiet_hours']]],
                 'before it is up' => [['permit' => 'P-7', 'ground_by' => 'Rafe'], [['signals' => 'Mina'], 'clear', ['arranged']], [[], 'open', ['missing:signals']]],
             ],
+            'entry.swap' => [
+                'locked out' => [['load' => 'supply', 'place' => 'terminal_block', 'first' => 'L1', 'second' => 'L3'], [['locked' => true], 'clear', []], [['locked' => false], 'watch', ['not_locked_out']]],
+                'who else is turned' => [['load' => 'supply', 'first' => 'L1', 'second' => 'L3', 'locked' => true], [['place' => 'disconnect_load_side'], 'clear', []], [['place' => 'upstream'], 'watch', ['turns_others']]],
+            ],
+            'entry.breaker_tripped' => [
+                'reset' => [['place' => 'R-1/7', 'kind' => 'breaker', 'reset_by' => 'Rafe', 'proved' => true], [['reset' => true], 'clear', []], [['reset' => false], 'watch', ['tripped']]],
+                'proved first' => [['place' => 'R-1/7', 'kind' => 'breaker', 'reset' => true, 'reset_by' => 'Rafe'], [['proved' => true], 'clear', []], [['proved' => false], 'stop', ['reset_unproved']]],
+            ],
+            'entry.lug_torque' => [
+                'a tenth over' => [['place' => 'line lugs', 'sheet_torque' => '40 N.m'], [['torque' => '44 N.m'], 'clear', []], [['torque' => '44.1 N.m'], 'watch', ['off_sheet']]],
+                'a tenth under' => [['place' => 'line lugs', 'sheet_torque' => '40 N.m'], [['torque' => '36 N.m'], 'clear', []], [['torque' => '35.9 N.m'], 'watch', ['off_sheet']]],
+                'a figure to go by' => [['place' => 'line lugs', 'torque' => '40 N.m'], [['sheet_torque' => '40 N.m'], 'clear', []], [['sheet_torque' => null], 'watch', ['no_figure']]],
+            ],
             'entry.part_failed' => ['kept' => [['what' => 'C1', 'how' => 'grounded'], [['kept' => true], 'clear', []], [[], 'watch', ['not_kept']]]],
             'entry.order_sheet' => ['a blank' => [
                 ['model' => 'X', 'serial' => '1', 'volts' => '460', 'phases' => 3, 'mca' => '30 A', 'mocp' => '40 A', 'refrigerant' => 'R-22', 'charge' => '9 lb', 'heat' => 'gas', 'heat_input' => '180 MBH', 'supply_drop' => 'x', 'return_drop' => 'x', 'discharge' => 'down', 'curb' => 'x', 'economizer' => 'yes', 'exhaust' => 'no', 'drain_side' => 'left', 'gas_side' => 'right', 'gas_pressure' => '7 inH2O', 'conduit' => 'x', 'controls' => 'x', 'wires' => 7, 'accessories' => ['float'], 'clearances' => 'x', 'weight' => '1160 lb'],

@@ -13,6 +13,23 @@ final class RecordingTest extends FeatureTestCase
 {
     private const VOLTS = ['volts_ab' => '0.481e3 V', 'volts_bc' => '478 V', 'volts_ca' => '484 V', 'plate_voltage' => '460'];
 
+    public function testABreakerFoundTrippedIsAFactOfItsUnitFromThenOn(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $machine = $this->machine($starter);
+        $tripped = ['place' => 'R-1/7', 'kind' => 'breaker'];
+        $of = function (array $more) use ($starter, $machine, $tripped): array {
+            $this->record($starter, $machine, 'entry.breaker_tripped', $tripped + $more)->assertCreated();
+
+            return (array) DB::table('verdicts')->where('machine_id', $machine->id)->orderByDesc('id')->first();
+        };
+        self::assertSame('watch', $of([])['status']);
+        self::assertSame(['tripped' => true], $machine->refresh()->facts);
+        $again = $of(['reset' => true, 'reset_by' => 'Rafe']);
+        self::assertSame(['stop', '["reset_unproved"]'], [$again['status'], $again['codes']]);
+        self::assertSame(1, DB::table('entries')->where('machine_id', $machine->id)->where('kind', 'fact')->count(), 'told once');
+    }
+
     public function testAReadingIsKeptAsReadAndCanonicalWithItsVerdict(): void
     {
         $starter = $this->person(Role::Starter);

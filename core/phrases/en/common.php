@@ -19,6 +19,8 @@ return [
         'pair' => ['ohms_ab' => 'T1–T2', 'ohms_bc' => 'T2–T3', 'ohms_ca' => 'T3–T1'],
         'oil' => ['mineral' => 'mineral', 'AB' => 'alkylbenzene', 'POE' => 'POE', 'PVE' => 'PVE'],
         'start' => ['across_line' => 'across the line', 'part_winding' => 'on part winding', 'star_delta' => 'wye-delta', 'soft_starter' => 'on a soft starter', 'inverter' => 'on a drive', 'single_phase' => 'single-phase'],
+        'swap_place' => ['terminal_block' => 'at the terminal block', 'disconnect_load_side' => 'on the load side of the disconnect', 'upstream' => 'upstream', 'contactor_load_side' => 'on the load side of its contactor', 'drive_output' => 'at the drive\'s output', 'motor_leads' => 'at the motor'],
+        'tripped' => ['breaker' => 'breaker', 'fuse' => 'fuse', 'overload' => 'overload', 'monitor' => 'phase monitor'],
         'compressor_kind' => ['reciprocating' => 'a recip', 'scroll' => 'a scroll', 'rotary' => 'a rotary', 'screw' => 'a screw'],
         'port' => ['suction' => 'suction', 'discharge' => 'discharge'],
         'terminals' => ['c_r' => 'C–R', 'c_s' => 'C–S', 'r_s' => 'R–S'],

@@ -361,4 +361,57 @@ return [
             'basis' => ['head' => 'It goes on one page with the photos, for whoever pays.'],
         ],
     ],
+    'entry.swap' => [
+        'question' => 'Which two changed places?',
+        'short' => 'Swap',
+        'fields' => [
+            'load' => ['Of what', 'A motor\'s name, or supply.'],
+            'place' => ['Where', ''],
+            'first' => ['This one', ''],
+            'second' => ['With that one', ''],
+            'reason' => ['Why', ''],
+            'locked' => ['Locked out', ''],
+        ],
+        'say' => [
+            'swapped' => ['head' => '{first} and {second} of {load} swapped {place}.', 'next' => 'Read the rotation again, at the terminals and at the wheel.'],
+            'not_locked_out' => ['head' => 'No lockout is recorded between the wrong rotation and this swap.', 'next' => 'Lock out, test dead, record it: without it the next rotation does not count.'],
+            'turns_others' => ['head' => 'Everything further down is turned with it.', 'next' => 'Every unit of that feed off, and its rotation read before anybody starts it.'],
+            'basis' => ['head' => 'Photos before and after say more than words.'],
+        ],
+    ],
+    'entry.breaker_tripped' => [
+        'question' => 'What was found tripped?',
+        'short' => 'Found tripped',
+        'fields' => [
+            'place' => ['Which', 'Panel and number, or where it sits.'],
+            'kind' => ['It is', ''],
+            'rating' => ['Rated', ''],
+            'since' => ['Since', 'If somebody knows.'],
+            'reset' => ['Reset', ''],
+            'reset_by' => ['Who reset it', ''],
+            'proved' => ['Windings and ground read', ''],
+        ],
+        'say' => [
+            'tripped' => ['head' => '{kind} {place} found tripped.', 'next' => ['Leave it. Lock out, test dead.', 'Winding ohms and megohms to ground of each compressor, before anybody resets it.']],
+            'reset_proved' => ['head' => '{kind} {place} reset by {who}, after windings and ground were read.', 'next' => 'Running amps right after the start.'],
+            'reset_unproved' => ['head' => '{kind} {place} was reset before windings and ground were read.', 'next' => ['Off again. Lock out, test dead.', 'Winding ohms and megohms to ground of each compressor.']],
+            'basis' => ['head' => 'A breaker trips once for a reason; the second time into a short it may not hold.'],
+        ],
+    ],
+    'entry.lug_torque' => [
+        'question' => 'What were the lugs torqued to?',
+        'short' => 'Lug torque',
+        'fields' => [
+            'place' => ['Which lugs', ''],
+            'torque' => ['Torqued to', ''],
+            'sheet_torque' => ['Sheet asks for', ''],
+            'wrench' => ['Wrench', 'Its number.'],
+        ],
+        'say' => [
+            'torqued' => ['head' => '{place} torqued to {torque}.'],
+            'off_sheet' => ['head' => '{place} torqued to {torque}; the sheet asks for {sheet}.', 'next' => 'Lock out, set the wrench to the sheet, and do them again.'],
+            'no_figure' => ['head' => '{place} torqued to {torque}; the sheet says nothing.', 'next' => 'Look on the lug\'s label or the disconnect\'s door.'],
+            'basis' => ['head' => 'Within 10% of the sheet. Loosen first: a tight screw shows any figure.'],
+        ],
+    ],
 ];

@@ -12,6 +12,10 @@ $causes = require __DIR__ . '/causes.php';
 return [
     'diagnose.root_cause.facts.fact' => $causes['fact'],
     'diagnose.root_cause.machines.checked' => $causes['what'],
+    'entry.swap.place' => ['terminal_block' => 'terminal block', 'disconnect_load_side' => 'disconnect, load side', 'upstream' => 'upstream', 'contactor_load_side' => 'contactor, load side', 'drive_output' => 'drive output', 'motor_leads' => 'motor leads'],
+    'entry.swap.first' => ['*' => '{n}'],
+    'entry.swap.second' => ['*' => '{n}'],
+    'entry.breaker_tripped.kind' => ['breaker' => 'breaker', 'fuse' => 'fuse', 'overload' => 'overload', 'monitor' => 'phase monitor'],
     'power.drop.items.place' => ['fuse' => 'fuse', 'pole' => 'pole', 'contact' => 'contact', 'lug' => 'lug', 'splice' => 'splice'],
     'power.drop.items.leg' => ['a' => 'L1', 'b' => 'L2', 'c' => 'L3'],
     'path' => ['wire' => 'a wire', 'raceway' => 'the raceway', 'rod' => 'a rod', 'none' => 'nothing'],

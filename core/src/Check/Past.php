@@ -13,8 +13,8 @@ namespace IronStart\Core\Check;
 final class Past
 {
     /** Checks that another one draws on; the rest is never read. */
-    public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
-        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours',
+    public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'power.lockout', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
+        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap',
         'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account'];
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
 
@@ -182,6 +182,30 @@ final class Past
         }
 
         return array_map(fn (array $proofs): array => array_keys($proofs), $found);
+    }
+
+    /** Whether the machine was locked out and dead since its rotation was found wrong last; true where it never was. */
+    public function isLockedSinceReversal(): bool
+    {
+        $isLocked = true;
+        foreach ($this->read()->recorded as $one) {
+            if ($one['check'] === 'power.rotation' && $one['status'] === 'stop') {
+                $isLocked = false;
+            } elseif ($one['check'] === 'power.lockout' && $one['subject'] === 'machine' && $one['status'] === 'clear') {
+                $isLocked = true;
+            }
+        }
+
+        return $isLocked;
+    }
+
+    /** Whether the newest verdict of a check, about whatever part, lets it pass. */
+    public function hasProved(string $check): bool
+    {
+        self::isRead($check);
+        $of = array_filter($this->read()->recorded, fn (array $one): bool => $one['check'] === $check);
+
+        return $of !== [] && in_array(end($of)['status'], ['clear', 'watch'], true);
     }
 
     private static function isRead(string $check): void

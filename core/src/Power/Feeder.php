@@ -72,10 +72,12 @@ final class Feeder implements Check, Draws, DrawsOnRecord
     public static function bringsIn(Past $past, string $subject): array
     {
         $usable = $past->value('power.circuit', 'machine', 'usable_ampacity');
+        $isUpstream = ($past->last('entry.swap', 'machine')['input']['place'] ?? '') === 'upstream';
 
         return array_filter([
             'breaker' => $past->last('power.circuit', 'machine')['input']['breaker'] ?? null,
             'usable' => is_numeric($usable) ? ['value' => (float) $usable, 'unit' => 'A'] : null,
+            'swap_at' => $isUpstream ? 'feeder' : null,
         ], fn (mixed $one): bool => $one !== null);
     }
 

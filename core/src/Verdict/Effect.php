@@ -23,6 +23,8 @@ final readonly class Effect
         public string $leaves = '',
         /** A kind of thing left for somebody that is done with. */
         public string $settles = '',
+        /** A fact of the machine that is known from now on. */
+        public string $fact = '',
     ) {
     }
 
@@ -48,6 +50,12 @@ final readonly class Effect
     public static function settles(string $kind): self
     {
         return new self(settles: $kind);
+    }
+
+    /** A fact of the machine that is known from now on. */
+    public static function tells(string $fact): self
+    {
+        return new self(fact: $fact);
     }
 
     /**

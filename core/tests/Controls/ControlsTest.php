@@ -6,6 +6,7 @@ namespace IronStart\Core\Tests\Controls;
 
 use IronStart\Core\Core;
 use IronStart\Core\Tests\Judges;
+use IronStart\Core\Verdict\Finding;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -85,6 +86,38 @@ final class ControlsTest extends TestCase
         $call = ['call' => 'cool1', 'expected' => ['C1'], 'seen' => ['C1'], 'minutes' => 9, 'proved_by' => 'amps', 'after' => ['C1']];
         self::assertSame(['open', ['missing:calls.0.after_minutes']], self::found('controls.sequence', ['has' => ['cool1'], 'calls' => [$call]]));
         self::assertSame(['stop', ['stays_on:cool1:C1']], self::found('controls.sequence', ['has' => ['cool1'], 'calls' => [['after_minutes' => 6] + $call]]));
+    }
+
+    /** A fan, a damper, fresh air and an emergency stop are proved by looking; whatever heats or cools is not. */
+    #[DataProvider('byEye')]
+    public function testWhatIsProvedByLooking(string $call, bool $isProved): void
+    {
+        $tried = ['call' => $call, 'expected' => $call === 'emergency_off' ? [] : ['x'], 'seen' => $call === 'emergency_off' ? [] : ['x'], 'minutes' => 9, 'proved_by' => 'eyes', 'after' => [], 'after_minutes' => 9];
+        self::assertSame($isProved, ! in_array("seen_only:$call", self::judge('controls.sequence', ['has' => [$call], 'calls' => [$tried]])->codes(), true));
+    }
+
+    /** @return iterable<string, array{string, bool}> */
+    public static function byEye(): iterable
+    {
+        foreach (['fan' => true, 'economizer' => true, 'ventilation' => true, 'emergency_off' => true, 'cool1' => false, 'cool2' => false, 'heat1' => false, 'heat2' => false, 'dehumidify' => false, 'emergency_heat' => false, 'defrost' => false] as $call => $isProved) {
+            yield $call => [$call, $isProved];
+        }
+    }
+
+    public function testACallThatIsLostIsAStopWhereverItIsLost(): void
+    {
+        $statuses = function (array $input): array {
+            $findings = self::judge('controls.call_path', $input + ['call_on' => true, 'pulled_in' => false])->findings;
+
+            return array_map(fn (Finding $one): string => $one->status->value, array_combine(array_column($findings, 'code'), $findings));
+        };
+        $points = fn (float|int ...$volts): array => ['points' => array_map(fn (float|int $one, int $i): array => ['name' => "P$i", 'volts' => "$one V"], $volts, array_keys($volts))];
+        self::assertSame(['open_at:P1' => 'stop', 'live_again:P2' => 'stop', 'held_in' => 'stop'], $statuses(['pulled_in' => true] + $points(25, 0, 25)));
+        self::assertSame(['no_source' => 'stop', 'shorted' => 'stop'], $statuses(['fuse_blown' => true] + $points(0, 0)));
+        self::assertSame(['shorted' => 'stop', 'dead_at:P1' => 'stop'], $statuses(['idle' => '40 V'] + $points(25, 0)));
+        self::assertSame(['coil_low' => 'watch', 'open_common' => 'stop'], $statuses(['across_coil' => '0 V'] + $points(21, 19)));
+        self::assertSame(['coil_low' => 'watch', 'coil_dead' => 'stop'], $statuses(['across_coil' => '19 V'] + $points(21, 19)));
+        self::assertSame(['coil_low' => 'stop'], $statuses(['across_coil' => '12 V'] + $points(21, 19)));
     }
 
     public function testALeavingSetPointIsColderThanWhatEnters(): void

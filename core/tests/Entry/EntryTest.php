@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Entry;
 
 use IronStart\Core\Check\Past;
+use IronStart\Core\Entry\BreakerTripped;
 use IronStart\Core\Entry\HotWork;
 use IronStart\Core\Entry\LiftDay;
+use IronStart\Core\Entry\Swap;
 use IronStart\Core\Entry\TimeOfDay;
 use IronStart\Core\Tests\Judges;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -105,6 +107,8 @@ final class EntryTest extends TestCase
         yield 'turns without end' => ['entry.valve', ['name' => 'liquid', 'kind' => 'service_liquid', 'state' => 'shut', 'turns' => 101], 'turns'];
         yield 'less than no oil' => ['entry.oil', ['out_amount' => '-1 floz'], 'out_amount'];
         yield 'a crane at a quarter past' => ['entry.lift_day', ['crane_up_at' => 'quarter past'] + self::LIFT, 'crane_up_at'];
+        yield 'one lead with itself' => ['entry.swap', ['load' => 'supply', 'place' => 'upstream', 'first' => 'L1', 'second' => 'L1'], 'second'];
+        yield 'leads of both sides' => ['entry.swap', ['load' => 'C1', 'place' => 'motor_leads', 'first' => 'T1', 'second' => 'L2'], 'second'];
         yield 'a word nobody knows' => ['entry.part_failed', ['what' => 'C1', 'how' => 'grounded', 'maker' => 'x'], 'maker'];
     }
 
@@ -120,6 +124,24 @@ final class EntryTest extends TestCase
     public function testTheLastFlameMayBeTheFirst(): void
     {
         self::assertSame('clear', self::judge('entry.hot_work', ['last_flame_at' => '9:40'] + self::FLAME)->status->value);
+    }
+
+    public function testASwapAndAResetGoByWhatWasRecordedBefore(): void
+    {
+        $one = fn (string $check, string $status, int $at, string $subject = 'machine'): array => ['check' => $check, 'subject' => $subject, 'status' => $status, 'codes' => [], 'input' => [], 'values' => [], 'at' => $at];
+        $locked = fn (array ...$recorded): bool => Swap::bringsIn(new Past(array_values($recorded)), 'machine')['locked'];
+        self::assertTrue($locked());
+        self::assertFalse($locked($one('power.lockout', 'clear', 1), $one('power.rotation', 'stop', 2)));
+        self::assertTrue($locked($one('power.rotation', 'stop', 1), $one('power.lockout', 'clear', 2)));
+        self::assertFalse($locked($one('power.rotation', 'stop', 1), $one('power.lockout', 'stop', 2)), 'still live');
+        self::assertFalse($locked($one('power.rotation', 'stop', 1), $one('power.lockout', 'clear', 2, 'old_disconnect')), 'the old one');
+        $proved = fn (array ...$recorded): bool => BreakerTripped::bringsIn(new Past(array_values($recorded)), 'machine')['proved'];
+        $both = [$one('compressor.windings', 'clear', 1, 'compressor:C1'), $one('compressor.insulation', 'watch', 2, 'compressor:C1')];
+        self::assertTrue($proved(...$both));
+        self::assertFalse($proved($both[0]));
+        self::assertFalse($proved(...$both, ...[$one('compressor.insulation', 'stop', 3, 'compressor:C1')]));
+        self::assertSame(['tells tripped'], self::setsOff('entry.breaker_tripped', ['place' => 'R-1/7', 'kind' => 'fuse']));
+        self::assertSame([], self::setsOff('entry.breaker_tripped', ['place' => 'R-1/7']));
     }
 
     public function testTwoMayWorkOnAJoint(): void

@@ -72,6 +72,9 @@ final class CautionsTest extends TestCase
         yield 'another load' => ['entry.orphan_load', ['what' => 'light', 'disconnect' => 'D4'], ['lockout']];
         yield 'oil' => ['entry.oil', [], ['eye_protection', 'refrigerant_handling']];
         yield 'a flush' => ['entry.flush', [], ['flush_solvent', 'eye_protection', 'nitrogen_regulator']];
+        yield 'a swap' => ['entry.swap', [], ['lockout', 'live_rotation_swap', 'stored_energy']];
+        yield 'a breaker found tripped' => ['entry.breaker_tripped', [], ['lockout', 'arc_flash']];
+        yield 'lug torque' => ['entry.lug_torque', [], ['lockout']];
         yield 'a failed part' => ['entry.part_failed', [], []];
         yield 'a choice' => ['entry.option_chosen', [], []];
         yield 'a lift day' => ['entry.lift_day', [], ['lifting', 'roof_edge']];

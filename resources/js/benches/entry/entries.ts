@@ -88,6 +88,37 @@ export const partFailed: BenchSpec = {
   rows: [grid(['what', 'how'], 2), words('kept'), figure('sent_to')],
 }
 
+/** Two conductors that changed places. */
+export const swap: BenchSpec = {
+  id: 'swap',
+  undrawn: true,
+  parts: [{ check: 'entry.swap', subject: 'machine' }],
+  rows: [figure('load'), words('place'), words('first'), words('second'), figure('reason')],
+}
+
+/** What was found tripped, before anybody resets it. */
+export const tripped: BenchSpec = {
+  id: 'tripped',
+  undrawn: true,
+  parts: [{ check: 'entry.breaker_tripped', subject: 'machine' }],
+  rows: [
+    words('kind'),
+    figure('place'),
+    figure('rating'),
+    words('since'),
+    words('reset'),
+    figure('reset_by'),
+  ],
+}
+
+/** Lugs as figures. */
+export const lugs: BenchSpec = {
+  id: 'lugs',
+  undrawn: true,
+  parts: [{ check: 'entry.lug_torque', subject: 'machine' }],
+  rows: [figure('place'), grid(['torque', 'sheet_torque'], 2), figure('wrench')],
+}
+
 export const flush: BenchSpec = {
   id: 'flush',
   undrawn: true,

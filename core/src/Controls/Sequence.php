@@ -24,7 +24,7 @@ final class Sequence implements Check
     private const COOLS = ['cool1', 'cool2'];
     private const HEATS = ['heat1', 'heat2', 'emergency_heat'];
     /** Of these eyes are enough. */
-    private const SEEN = ['fan', 'economizer', 'ventilation', 'emergency_off'];
+    private const SEEN = ['fan', 'economizer', 'ventilation'];
     /** min after which air that stays the same means something. */
     private const EFFECT = 10.0;
     private const DELAY = 5.0;

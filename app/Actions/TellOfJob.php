@@ -82,12 +82,17 @@ final class TellOfJob
     /** A fact of this machine that a recording makes known, within a write that holds the machine already. */
     public function known(Machine $locked, Stamp $stamp, string $fact): void
     {
-        if (($locked->facts[$fact] ?? false) === true) {
-            return;
+        if (($locked->facts[$fact] ?? false) !== true) {
+            $this->keep($locked, $stamp, $fact, true, '');
         }
-        $locked->facts = [$fact => true] + $locked->facts;
+    }
+
+    private function keep(Machine $locked, Stamp $stamp, string $fact, bool $on, string $reason): Entry
+    {
+        $locked->facts = [$fact => $on] + $locked->facts;
         $locked->save();
-        $this->tape->append($locked, EntryKind::Fact, $stamp, ['details' => $this->details($fact, true)]);
+
+        return $this->tape->append($locked, EntryKind::Fact, $stamp, ['reason' => $reason, 'details' => $this->details($fact, $on)]);
     }
 
     /** A no against the sheet needs a word why. */
@@ -98,11 +103,10 @@ final class TellOfJob
                 throw Refusal::field('reason', '', 'why not, when the sheet says yes');
             }
             $this->nobodySaidOtherwise($machine, $fact, $on, $locked->facts[$fact] ?? null, $seen);
-            $locked->facts = [$fact => $on] + $locked->facts;
-            $locked->save();
+            $entry = $this->keep($locked, $stamp, $fact, $on, $reason);
             $machine->facts = $locked->facts;
 
-            return $this->tape->append($locked, EntryKind::Fact, $stamp, ['reason' => $reason, 'details' => $this->details($fact, $on)]);
+            return $entry;
         });
     }
 

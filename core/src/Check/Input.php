@@ -114,6 +114,14 @@ final readonly class Input
         return $this->values[$name] ?? null;
     }
 
+    /** What a moment was turned into; null when absent. */
+    public function moment(string $name): ?Moment
+    {
+        $at = $this->parsed($name);
+
+        return $at instanceof Moment ? $at : null;
+    }
+
     /** @return list<string> */
     public function words(string $name): array
     {

@@ -140,6 +140,21 @@ final class Past
     }
 
     /**
+     * The circuit of the machine as it was checked last.
+     *
+     * @return array<string, mixed> `usable` and `breaker`, where they are known
+     */
+    public function circuit(): array
+    {
+        $usable = $this->value('power.circuit', 'machine', 'usable_ampacity');
+
+        return array_filter([
+            'usable' => is_numeric($usable) ? ['value' => (float) $usable, 'unit' => 'A'] : null,
+            'breaker' => $this->last('power.circuit', 'machine')['input']['breaker'] ?? null,
+        ], fn (mixed $one): bool => $one !== null);
+    }
+
+    /**
      * How long each compressor ran backwards, as it was told last.
      *
      * @return array<string, mixed> a time as it was read, by name

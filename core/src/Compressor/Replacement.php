@@ -125,14 +125,8 @@ final class Replacement implements Check, Draws, DrawsOnRecord
     public static function bringsIn(Past $past, string $subject): array
     {
         $average = $past->standingAverage();
-        $circuit = $past->last('power.circuit', 'machine');
-        $usable = $past->value('power.circuit', 'machine', 'usable_ampacity');
 
-        return array_filter([
-            'supply_average' => $average === null ? null : ['value' => $average, 'unit' => 'V'],
-            'usable' => is_numeric($usable) ? ['value' => (float) $usable, 'unit' => 'A'] : null,
-            'breaker' => $circuit['input']['breaker'] ?? null,
-        ], fn (mixed $one): bool => $one !== null);
+        return ($average === null ? [] : ['supply_average' => ['value' => $average, 'unit' => 'V']]) + $past->circuit();
     }
 
     public function contradictions(Input $in): iterable

@@ -9,6 +9,7 @@ use IronStart\Core\Check\Draws;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\NoContradictions;
 use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
@@ -25,7 +26,8 @@ use IronStart\Core\Verdict\Value;
  */
 final class CallPath implements Check, Draws
 {
-    private const DEAD = 0.2;
+    use NoContradictions;
+
     private const LIVE_AGAIN = 0.5;
     private const HOLDS = 0.75;
     private const PULLS_IN = 0.85;
@@ -62,11 +64,6 @@ final class CallPath implements Check, Draws
         ];
     }
 
-    public function contradictions(Input $in): iterable
-    {
-        return [];
-    }
-
     public static function drawing(Input $in, array $values): array
     {
         $points = array_filter($in->items('points'), fn (Input $point): bool => $point->given('volts'));
@@ -87,7 +84,7 @@ final class CallPath implements Check, Draws
         }
         $source = $points[0]->number('volts');
         $nominal = $in->number('nominal');
-        if (Limit::under($source, self::DEAD * $nominal)) {
+        if (Limit::under($source, Path::DEAD * $nominal)) {
             return $this->judgement([Finding::stop('no_source', ['volts' => Said::volts($source)]), ...($in->flag('fuse_blown') ? [Finding::stop('shorted', [], 'shorted_fuse')] : [])]);
         }
         $path = new Path($points, $source);
@@ -196,7 +193,7 @@ final class CallPath implements Check, Draws
         $said = ['volts' => Said::volts($across)];
 
         return match (true) {
-            Limit::under($across, self::DEAD * $source) => [...$found, Finding::stop('open_common', $said)],
+            Limit::under($across, Path::DEAD * $source) => [...$found, Finding::stop('open_common', $said)],
             ! Limit::under($across, self::HOLDS * $nominal) => [...$found, Finding::stop('coil_dead', $said)],
             default => [...array_filter($found, fn (Finding $one): bool => $one->code !== 'coil_low'), Finding::stop('coil_low', $said)],
         };

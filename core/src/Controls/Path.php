@@ -10,7 +10,8 @@ use IronStart\Core\Verdict\Limit;
 /** The points a call goes along, from the source's hot side to the coil's: which are live, and where volts are lost. */
 final readonly class Path
 {
-    private const DEAD = 0.2;
+    /** Share of the source under which a point is dead. */
+    public const DEAD = 0.2;
 
     public ?int $firstDead;
     /** @var list<int> places of the points before the first dead one */

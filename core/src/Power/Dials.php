@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
-use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
@@ -29,7 +28,7 @@ use IronStart\Core\Verdict\Value;
  * 90 % without a service factor of 1.15. A lamp that is out may be a dead lamp. A bypass feeds the motor past the drive
  * with the line's order.
  */
-final class Dials implements Check, DrawsOnRecord
+final class Dials implements Check
 {
     private const SERVICE = 1.15;
     private const WITHOUT_SERVICE = 0.9;
@@ -97,11 +96,6 @@ final class Dials implements Check, DrawsOnRecord
                 Field::word('bypass', 'correct', 'backwards', 'not_run', 'none')->needed(),
             )->uniqueBy('name')->fromSheet('drives'),
         ];
-    }
-
-    public static function bringsIn(Past $past, string $subject): array
-    {
-        return [];
     }
 
     public function contradictions(Input $in): iterable

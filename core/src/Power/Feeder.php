@@ -71,14 +71,7 @@ final class Feeder implements Check, Draws, DrawsOnRecord
 
     public static function bringsIn(Past $past, string $subject): array
     {
-        $usable = $past->value('power.circuit', 'machine', 'usable_ampacity');
-        $isUpstream = ($past->last('entry.swap', 'machine')['input']['place'] ?? '') === 'upstream';
-
-        return array_filter([
-            'breaker' => $past->last('power.circuit', 'machine')['input']['breaker'] ?? null,
-            'usable' => is_numeric($usable) ? ['value' => (float) $usable, 'unit' => 'A'] : null,
-            'swap_at' => $isUpstream ? 'feeder' : null,
-        ], fn (mixed $one): bool => $one !== null);
+        return $past->circuit() + (($past->last('entry.swap', 'machine')['input']['place'] ?? '') === 'upstream' ? ['swap_at' => 'feeder'] : []);
     }
 
     public function contradictions(Input $in): iterable
@@ -109,7 +102,7 @@ final class Feeder implements Check, Draws, DrawsOnRecord
         if ($item->text('name') === 'feeder') {
             yield InputError::at("$at.name", 'feeder', 'another name', 'is the feeder itself');
         }
-        $phases = self::phases($in, $item);
+        $phases = FeederLoads::phases($in, $item);
         if ($phases === 3 && $in->int('phases') === 1) {
             yield InputError::at("$at.phases", 3, 'one, as the feeder has', 'is more than the feeder has');
 
@@ -150,11 +143,6 @@ final class Feeder implements Check, Draws, DrawsOnRecord
     private static function above(array $items, Input $item): ?Input
     {
         return $item->given('feeds_from') ? array_values(array_filter($items, fn (Input $one): bool => $one->text('name') === $item->text('feeds_from')))[0] ?? null : null;
-    }
-
-    private static function phases(Input $in, Input $item): int
-    {
-        return $item->given('phases') ? $item->int('phases') : $in->int('phases');
     }
 
     public static function drawing(Input $in, array $values): array
@@ -271,7 +259,7 @@ final class Feeder implements Check, Draws, DrawsOnRecord
      */
     private static function even(Input $in, FeederLoads $loads, array &$values): array
     {
-        $hasSingle = array_filter($in->items('items'), fn (Input $item): bool => self::phases($in, $item) === 1) !== [];
+        $hasSingle = array_filter($in->items('items'), fn (Input $item): bool => FeederLoads::phases($in, $item) === 1) !== [];
         if ($in->int('phases') !== 3 || ! $hasSingle) {
             return [];
         }
@@ -295,7 +283,7 @@ final class Feeder implements Check, Draws, DrawsOnRecord
             for ($at = self::above($items, $item); $at !== null && ! $isBehind; $at = self::above($items, $at)) {
                 $isBehind = $at->text('name') === $in->text('swap_at');
             }
-            if ($isBehind && $item->text('name') !== $in->text('swap_at') && self::phases($in, $item) === 3) {
+            if ($isBehind && $item->text('name') !== $in->text('swap_at') && FeederLoads::phases($in, $item) === 3) {
                 $found[] = Finding::watch("affects:{$item->text('name')}", ['name' => $item->text('name')] + ($isAll ? [] : ['at' => $in->text('swap_at')]), $isAll ? 'affects_all' : 'affects');
             }
         }

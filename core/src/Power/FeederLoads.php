@@ -34,9 +34,13 @@ final readonly class FeederLoads
     /** A single-phase item on a three-phase feeder hangs on legs that have to be told. */
     public static function lacksLegs(Input $in, Input $item): bool
     {
-        $phases = $item->given('phases') ? $item->int('phases') : $in->int('phases');
+        return self::phases($in, $item) === 1 && $in->int('phases') === 3 && $item->words('legs') === [];
+    }
 
-        return $phases === 1 && $in->int('phases') === 3 && $item->words('legs') === [];
+    /** Those of the feeder where an item says nothing. */
+    public static function phases(Input $in, Input $item): int
+    {
+        return $item->given('phases') ? $item->int('phases') : $in->int('phases');
     }
 
     /** @return array{low: array{float, float}, high: array{float, float}, runsLow: float, runsHigh: float} all of it, and the largest motor that counts once more by a quarter */

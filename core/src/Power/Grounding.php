@@ -114,10 +114,8 @@ final class Grounding implements Check
             $status = Judgement::worst([...$findings, ...$of($read)]);
             $isMarginal = Judgement::worst([...$findings, ...$of($read + $u)]) !== $status || Judgement::worst([...$findings, ...$of(max(0.0, $read - $u))]) !== $status;
             $findings = [...$findings, ...$of($read)];
-            if ($in->given('volts_to_ground') && $in->given('breaker') && $read > 0.0) {
-                $amps = $in->number('volts_to_ground') / (2 * $read);
-                $values += ['fault_amps' => Value::of($amps, 'A'), 'multiple' => Value::of($amps / $in->number('breaker'), '1')];
-            }
+            $amps = self::faultAmps($in, $read);
+            $values += $amps === null ? [] : ['fault_amps' => Value::of($amps, 'A'), 'multiple' => Value::of($amps / $in->number('breaker'), '1')];
         }
         if (Judgement::worst($findings) === Status::Clear) {
             $findings = [Finding::note('tied', ['ohms' => Said::ohms($in->number('ohms'))])];
@@ -209,10 +207,10 @@ final class Grounding implements Check
             Limit::over($ohms, self::DOUBTFUL) => [Finding::watch('ground_high', $said)],
             default => [],
         };
-        if (! $in->given('volts_to_ground') || ! $in->given('breaker') || $ohms <= 0.0) {
+        $amps = self::faultAmps($in, $ohms);
+        if ($amps === null) {
             return $found;
         }
-        $amps = $in->number('volts_to_ground') / (2 * $ohms);
         $multiple = $amps / $in->number('breaker');
         $said = ['amps' => Said::amps($amps), 'breaker' => Said::amps($in->number('breaker'))];
 
@@ -221,5 +219,11 @@ final class Grounding implements Check
             Limit::under($multiple, self::SLOW) => [Finding::watch('slow_trip', $said)],
             default => [],
         }];
+    }
+
+    /** @return float|null A through a fault to the frame: the line has as many ohms again */
+    private static function faultAmps(Input $in, float $ohms): ?float
+    {
+        return $in->all('volts_to_ground', 'breaker') && $ohms > 0.0 ? $in->number('volts_to_ground') / (2 * $ohms) : null;
     }
 }

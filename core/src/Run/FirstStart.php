@@ -70,7 +70,7 @@ final class FirstStart implements Check
 
     public function contradictions(Input $in): iterable
     {
-        $now = Warmth::at($in, 'now');
+        $now = $in->moment('now');
         if ($now !== null && self::isMixed($in, $now)) {
             yield new InputError('now', $now->written, 'all times with a zone, or none', 'now: some times have a zone and some have none. Write them all alike.');
 
@@ -86,13 +86,13 @@ final class FirstStart implements Check
             if (($drives[$name] ??= $step->text('drive')) !== $step->text('drive')) {
                 yield InputError::at("steps.$i.drive", $step->text('drive'), $drives[$name], 'is another drive than at its first start');
             }
-            $started = Warmth::at($step, 'started');
+            $started = $step->moment('started');
             if ($started === null) {
                 continue;
             }
             yield from self::startedWrong($i, $started, $now, $latest, $lasts[$name] ?? null);
             foreach (['stopped', 'seen_at'] as $when) {
-                $at = Warmth::at($step, $when);
+                $at = $step->moment($when);
                 if ($at !== null && ($started->until($at) < 0.0 || ($now !== null && $at->until($now) < 0.0))) {
                     yield new InputError("steps.$i.$when", $at->written, 'a time after the start, and not after now', "steps.$i.$when: it lies before the start, or is still to come.");
                 }
@@ -109,7 +109,7 @@ final class FirstStart implements Check
             yield new InputError("steps.$i.started", $started->written, 'a time that is not after now', "steps.$i.started: that start is still to come. Enter when it was started.");
         } elseif ($latest !== null && $latest->until($started) < 0.0) {
             yield new InputError("steps.$i.started", $started->written, 'a time not before a start above it', "steps.$i.started: it lies before a start above it. Put the starts in the order they were made.");
-        } elseif ($before !== null && (Warmth::at($before, 'stopped')?->until($started) ?? -1.0) < 0.0) {
+        } elseif ($before !== null && ($before->moment('stopped')?->until($started) ?? -1.0) < 0.0) {
             yield new InputError("steps.$i.started", $started->written, 'a time after it was stopped', "steps.$i.started: it still runs from the start before. Enter when that one was stopped.");
         }
     }
@@ -118,7 +118,7 @@ final class FirstStart implements Check
     {
         foreach ($in->items('steps') as $step) {
             foreach (['started', 'stopped', 'seen_at'] as $when) {
-                $at = Warmth::at($step, $when);
+                $at = $step->moment($when);
                 if ($at !== null && $at->hasZone !== $now->hasZone) {
                     return true;
                 }
@@ -130,7 +130,7 @@ final class FirstStart implements Check
 
     public function judge(Input $in): Judgement
     {
-        $now = Warmth::at($in, 'now');
+        $now = $in->moment('now');
         $steps = $in->items('steps');
         if ($now === null || $steps === []) {
             return $this->judgement(Missing::in($in));
@@ -140,7 +140,7 @@ final class FirstStart implements Check
         $found = [];
         $last = [];
         foreach ($steps as $i => $step) {
-            if (Warmth::at($step, 'started') !== null) {
+            if ($step->moment('started') !== null) {
                 $last[$step->text('name')] = $i;
             }
         }
@@ -176,7 +176,7 @@ final class FirstStart implements Check
     {
         $missing = Missing::in($in);
         foreach ($steps as $i => $step) {
-            $isStarted = Warmth::at($step, 'started') !== null;
+            $isStarted = $step->moment('started') !== null;
             if (! $isStarted && ($step->text('seen') !== 'not_yet' || $step->given('stopped') || $step->given('seen_at'))) {
                 $missing[] = Missing::at("steps.$i.started", $step->text('name'));
             }

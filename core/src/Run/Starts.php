@@ -84,8 +84,8 @@ final readonly class Starts
     private function restedShort(): bool
     {
         foreach ($this->own as $i => $one) {
-            $stopped = $i > 0 ? Warmth::at($this->own[$i - 1], 'stopped') : null;
-            $started = Warmth::at($one, 'started');
+            $stopped = $i > 0 ? $this->own[$i - 1]->moment('stopped') : null;
+            $started = $one->moment('started');
             if ($stopped !== null && $started !== null && Limit::under($this->ago($one, 'started'), self::WITHIN) && Limit::under($stopped->until($started), $this->in->number('rest'))) {
                 return true;
             }
@@ -97,6 +97,6 @@ final readonly class Starts
     /** @return float min before now */
     private function ago(Input $step, string $when): float
     {
-        return (Warmth::at($step, $when)?->until($this->now) ?? 0.0) / 60;
+        return ($step->moment($when)?->until($this->now) ?? 0.0) / 60;
     }
 }

@@ -139,7 +139,7 @@ final readonly class Step
         if ($other?->text('seen') !== 'good') {
             return false;
         }
-        [$seen, $started] = [Warmth::at($other, 'seen_at'), Warmth::at($this->step, 'started')];
+        [$seen, $started] = [$other->moment('seen_at'), $this->step->moment('started')];
 
         return $seen === null || $started === null || $seen->until($started) >= 0.0;
     }

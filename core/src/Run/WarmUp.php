@@ -147,7 +147,7 @@ final class WarmUp implements Check, Draws
             $left = ['left' => Said::duration(3600 * $remaining)];
             $found[] = Finding::open('wait', $isFixed ? $left + ['when' => $starts->said($now)] : $left, $isFixed ? null : 'wait_from_power');
         }
-        [$found, $values] = [[...$found, ...self::wanted($in, $now, $needed, $remaining, $values)], $values];
+        $found = [...$found, ...self::wanted($in, $now, $needed, $remaining, $values)];
         if ($isFixed) {
             $values['earliest_start'] = Value::text($starts->toTheMinute());
         }
@@ -161,7 +161,7 @@ final class WarmUp implements Check, Draws
      */
     private static function wanted(Input $in, Moment $now, float $needed, float $remaining, array &$values): array
     {
-        $wanted = Warmth::at($in, 'wanted_start');
+        $wanted = $in->moment('wanted_start');
         if ($wanted === null) {
             return [];
         }
@@ -180,14 +180,14 @@ final class WarmUp implements Check, Draws
         if ($in->given('sheet_hours')) {
             return [$in->number('sheet_hours'), []];
         }
-        $isMild = $in->given('coldest_24h') && ! Limit::under(Warmth::fahrenheit($in->number('coldest_24h')), self::MILD);
+        $isMild = $in->given('coldest_24h') && ! Limit::under((float) $in->in('coldest_24h', 'degF'), self::MILD);
 
         return [$isMild ? self::MILD_HOURS : self::A_DAY, [Finding::clear('default_hours', ['hours' => Said::duration(3600 * ($isMild ? self::MILD_HOURS : self::A_DAY))])]];
     }
 
     private static function now(Input $in): Moment
     {
-        return Warmth::at($in, 'now') ?? throw new \LogicException('No time.');
+        return $in->moment('now') ?? throw new \LogicException('No time.');
     }
 
     /**

@@ -8,8 +8,6 @@ use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Moment;
-use IronStart\Core\Quantity\Kind;
-use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Limit;
 
 /**
@@ -44,12 +42,12 @@ final class Warmth
     public static function errors(Input $in): iterable
     {
         yield from self::mixed($in);
-        [$now, $since] = [self::at($in, 'now'), self::at($in, 'powered_since')];
+        [$now, $since] = [$in->moment('now'), $in->moment('powered_since')];
         if ($now !== null && $since !== null && $since->until($now) < 0.0) {
             yield new InputError('powered_since', $since->written, 'a time before now', 'powered_since: that is still to come. Enter when the heater got its power.');
         }
         foreach ($in->items('outages') as $i => $outage) {
-            [$from, $to] = [self::at($outage, 'from'), self::at($outage, 'to')];
+            [$from, $to] = [$outage->moment('from'), $outage->moment('to')];
             if ($from !== null && $to !== null && $from->until($to) < 0.0) {
                 yield new InputError("outages.$i.to", $to->written, 'a time after it went off', "outages.$i.to: it ends before it begins. Enter when the power came back.");
             }
@@ -69,20 +67,13 @@ final class Warmth
     /** @return iterable<InputError> times of which some have a zone and some have none */
     private static function mixed(Input $in): iterable
     {
-        $all = array_filter([self::at($in, 'now'), self::at($in, 'powered_since'), self::at($in, 'wanted_start')]);
+        $all = array_filter([$in->moment('now'), $in->moment('powered_since'), $in->moment('wanted_start')]);
         foreach ($in->items('outages') as $outage) {
-            $all = [...$all, ...array_filter([self::at($outage, 'from'), self::at($outage, 'to')])];
+            $all = [...$all, ...array_filter([$outage->moment('from'), $outage->moment('to')])];
         }
         if (count(array_unique(array_map(fn (Moment $one): bool => $one->hasZone, $all))) > 1) {
-            yield new InputError('now', self::at($in, 'now')->written ?? '', 'all times with a zone, or none', 'now: some times have a zone and some have none. Write them all alike.');
+            yield new InputError('now', $in->moment('now')->written ?? '', 'all times with a zone, or none', 'now: some times have a zone and some have none. Write them all alike.');
         }
-    }
-
-    public static function at(Input $in, string $name): ?Moment
-    {
-        $at = $in->parsed($name);
-
-        return $at instanceof Moment ? $at : null;
     }
 
     /** @return float h that the row asks for of the coldest hour of the last day; 0 where none does */
@@ -108,7 +99,7 @@ final class Warmth
      */
     public static function credit(Input $in, float $needed): array
     {
-        [$now, $since] = [self::at($in, 'now'), self::at($in, 'powered_since')];
+        [$now, $since] = [$in->moment('now'), $in->moment('powered_since')];
         if ($now === null || $since === null) {
             return [0.0, null];
         }
@@ -131,7 +122,7 @@ final class Warmth
     {
         $cuts = [];
         foreach ($in->items('outages') as $outage) {
-            [$from, $to] = [self::at($outage, 'from'), self::at($outage, 'to')];
+            [$from, $to] = [$outage->moment('from'), $outage->moment('to')];
             if ($from !== null && $to !== null) {
                 $cuts[] = [max(0.0, $since->until($from)), min($ends, $since->until($to))];
             }
@@ -149,11 +140,5 @@ final class Warmth
         }
 
         return $joined;
-    }
-
-    /** @return float °F */
-    public static function fahrenheit(float $kelvin): float
-    {
-        return Units::fromCanonical($kelvin, 'degF', Kind::Temperature);
     }
 }

@@ -12,7 +12,6 @@ use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
-use IronStart\Core\Check\Moment;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Check\Site;
 use IronStart\Core\Clock\ClockKind;
@@ -106,7 +105,7 @@ final class Hold implements Check, Draws, DrawsOnRecord
 
     public function contradictions(Input $in): iterable
     {
-        [$start, $end] = [self::moment($in->group('start')), self::moment($in->group('end'))];
+        [$start, $end] = [$in->group('start')?->moment('at'), $in->group('end')?->moment('at')];
         if ($start !== null && $end !== null && ($start->hasZone !== $end->hasZone || $start->until($end) <= 0)) {
             yield new InputError('end.at', $end->written, 'a time after the start, with a zone if the start has one', 'end.at: the end has to be after the start. Enter both the same way.');
         }
@@ -344,16 +343,9 @@ final class Hold implements Check, Draws, DrawsOnRecord
         return $reading !== null && $reading->all('pressure', 'temperature', 'at');
     }
 
-    private static function moment(?Input $reading): ?Moment
-    {
-        $at = $reading?->parsed('at');
-
-        return $at instanceof Moment ? $at : null;
-    }
-
     private static function hours(Input $from, Input $to): float
     {
-        [$one, $other] = [self::moment($from), self::moment($to)];
+        [$one, $other] = [$from->moment('at'), $to->moment('at')];
 
         return $one === null || $other === null ? throw new \LogicException('No time.') : $one->until($other) / self::HOUR;
     }

@@ -72,7 +72,7 @@ final class FeederTest extends TestCase
     {
         $one = fn (string $check, array $input, array $values = []): array => ['check' => $check, 'subject' => 'machine', 'status' => 'clear', 'codes' => [], 'input' => $input, 'values' => $values, 'at' => 1];
         $circuit = $one('power.circuit', ['breaker' => '45 A'], ['usable_ampacity' => ['value' => 50, 'unit' => 'A']]);
-        self::assertSame(['breaker' => '45 A', 'usable' => ['value' => 50.0, 'unit' => 'A'], 'swap_at' => 'feeder'], Feeder::bringsIn(new Past([$circuit, $one('entry.swap', ['place' => 'upstream'])]), 'machine'));
+        self::assertSame(['usable' => ['value' => 50.0, 'unit' => 'A'], 'breaker' => '45 A', 'swap_at' => 'feeder'], Feeder::bringsIn(new Past([$circuit, $one('entry.swap', ['place' => 'upstream'])]), 'machine'));
         self::assertSame([], Feeder::bringsIn(new Past([$one('entry.swap', ['place' => 'motor_leads'])]), 'machine'));
     }
 }

@@ -56,6 +56,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('machines/{machine}', [MachineController::class, 'show']);
     Route::get('machines/{machine}/locks', [MachineController::class, 'locks']);
     Route::get('machines/{machine}/whole', [MachineController::class, 'whole']);
+    Route::get('machines/{machine}/site-units', [MachineController::class, 'siteUnits']);
     Route::get('machines/{machine}/news', [MachineController::class, 'news']);
     Route::get('machines/{machine}/record', [RecordController::class, 'show']);
     Route::get('machines/{machine}/record.json', [RecordController::class, 'file']);

@@ -16,11 +16,15 @@ use App\Queries\Prefill;
 use App\Queries\Standings;
 use App\Refusals\Refusal;
 use App\Support\Stamp;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\ConnectionInterface;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
+use IronStart\Core\Entry\Conditions;
+use IronStart\Core\Entry\Feed;
+use IronStart\Core\Entry\FirstStep;
 use IronStart\Core\Entry\OpenValves;
 use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Gate\Gates;
@@ -29,11 +33,13 @@ use IronStart\Core\Judge\Judge;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Sheet\TypedOver;
 use IronStart\Core\Verdict\Finding;
+use IronStart\Core\Verdict\Status;
 use IronStart\Core\Verdict\Verdict;
 
 /** Records checks on a machine: every reading as it was read, the verdict, and what each sets off. */
 final class RecordCheck
 {
+    private const RUN = 8;
     /** Refrigerant is moved by it: under which license stands beside it. */
     private const LICENSED = ['refrigerant.account', 'refrigerant.cylinder', 'charge.weigh_in', OpenValves::ID];
 
@@ -45,6 +51,7 @@ final class RecordCheck
         private readonly SetOff $setOff,
         private readonly JobReminders $reminders,
         private readonly Openings $openings,
+        private readonly TellFeed $feed,
         private readonly ConnectionInterface $db,
     ) {
     }
@@ -60,7 +67,15 @@ final class RecordCheck
      */
     public function all(Machine $machine, Stamp $stamp, array $given, string $units): array
     {
-        return $this->tape->holding($machine, fn (Machine $locked): array => array_map(fn (RecordedInput $one): Entry => $this->one($locked, $stamp, $one, $units), $given));
+        // What it was like stands beside the amps that were read with it.
+        uasort($given, fn (RecordedInput $a, RecordedInput $b): int => ($b->check === Conditions::ID) <=> ($a->check === Conditions::ID));
+
+        return $this->tape->holding($machine, function (Machine $locked) use ($stamp, $given, $units): array {
+            $entries = array_map(fn (RecordedInput $one): Entry => $this->one($locked, $stamp, $one, $units), $given);
+            ksort($entries);
+
+            return array_values($entries);
+        });
     }
 
     /**
@@ -85,17 +100,22 @@ final class RecordCheck
         $verdict = $this->judge->judgeInput($given->check, $input, $units);
         $this->explained($check, $locked, $given, $raw);
         [$place, $isLate] = $this->tape->place($locked, $stamp);
-        [$reasons, $shut] = $this->refused($locked, $given, $isLate ? $place->at : null);
+        [$reasons, $shut] = $given->check === FirstStep::ID
+            ? $this->startRefused($locked, $given, $input, $isLate ? $place->at : null)
+            : $this->refused($locked, $given, $isLate ? $place->at : null);
         $entry = $this->tape->append($locked, EntryKind::Check, $stamp, [
             'place' => $place,
             'supersedes' => $given->supersedes,
             'reason' => $given->reason,
-            'details' => $this->instrument($given->instrumentId, $stamp) + array_filter(['reasons' => $reasons, 'source' => $given->source, 'license' => in_array($given->check, self::LICENSED, true) ? $stamp->person->license : ''], fn (mixed $told): bool => $told !== [] && $told !== ''),
+            'details' => $this->instrument($given->instrumentId, $stamp) + array_filter(['reasons' => $reasons, 'conditions' => $this->conditions($given, $locked, $place->at), 'source' => $given->source, 'license' => in_array($given->check, self::LICENSED, true) ? $stamp->person->license : ''], fn (mixed $told): bool => $told !== [] && $told !== ''),
             'out_of_order' => $shut === [] ? $this->tooEarly($locked, $given, $isLate ? $place->at : null) : $shut,
         ]);
         $this->keepVerdict($locked->loadMissing('job'), $entry, $given, $raw, $verdict, $units);
         $this->keepReadings($entry, $given, $input);
         $this->setOff->by($verdict->judgement, $locked, $entry, $stamp, $given->subject, $input);
+        if ($given->check === Feed::ID && $verdict->judgement->status !== Status::Open) {
+            $this->feed->told($locked, $entry, $input);
+        }
 
         return $entry;
     }
@@ -119,6 +139,51 @@ final class RecordCheck
         }
 
         return [$reasons, $gates];
+    }
+
+    /**
+     * The start of one thing on the first run is an act, each time: refused while anything lies between it and the damage.
+     * What is told later of a start that was made is not.
+     *
+     * @return array{list<string>, list<int>} the reasons, and the gates they lie at
+     * @throws Refusal with one sentence for each reason; nothing is written then
+     */
+    private function startRefused(Machine $locked, RecordedInput $given, Input $input, ?int $moment): array
+    {
+        $started = $input->moment('started')?->written;
+        $made = array_filter($this->past->of($locked)->eachOf(FirstStep::ID, 'name', 'started'), fn (array $start): bool => $start['name'] === $input->text('name') && $start['started'] === $started);
+        if ($made !== [] || $given->supersedes !== null) {
+            return [[], []];
+        }
+        $reasons = $this->standings->before($locked->loadMissing('job'), $moment)->startRefused;
+        if ($reasons !== [] && ! $given->unchecked) {
+            throw Refusal::notReady($reasons);
+        }
+
+        return [$reasons, $reasons === [] ? [] : [self::RUN]];
+    }
+
+    /**
+     * What it was like when amps were read, where that was written down within the hour.
+     *
+     * @return array{at: int, words: string}|array{}
+     */
+    private function conditions(RecordedInput $given, Machine $locked, int $moment): array
+    {
+        if (! in_array($given->check, Conditions::BESIDE, true)) {
+            return [];
+        }
+        $last = RecordedVerdict::query()->where('verdicts.machine_id', $locked->id)->where('verdicts.check', Conditions::ID)->where('verdicts.status', '<>', Status::Open->value)
+            ->join('entries', fn ($join) => $join->on('entries.company_id', '=', 'verdicts.company_id')->on('entries.machine_id', '=', 'verdicts.machine_id')->on('entries.at', '=', 'verdicts.at'))
+            ->whereBetween('entries.placed_at', [self::at($moment - 1000 * Conditions::HOLD), self::at($moment)])
+            ->orderByDesc('entries.placed_at')->orderByDesc('entries.at')->first(['verdicts.at', 'verdicts.said']);
+
+        return $last === null ? [] : ['at' => $last->at, 'words' => implode(' ', [$last->said['headline'], ...$last->said['because']])];
+    }
+
+    private static function at(int $milliseconds): string
+    {
+        return CarbonImmutable::createFromTimestampMsUTC($milliseconds)->format(Entry::MOMENT);
     }
 
     /** The input with what the record gives to it, so that the verdict is the one the bench showed. */

@@ -8,20 +8,22 @@ use App\Models\Entry;
 use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\SiteJob;
+use App\Queries\Feeds;
 use App\Queries\Standings;
 use App\Queries\Theirs;
 use App\Refusals\Refusal;
 use App\Support\Stamp;
 use Illuminate\Database\ConnectionInterface;
+use Illuminate\Database\Eloquent\Collection;
 use IronStart\Core\Gate\FactPlace;
 use IronStart\Core\Gate\Job;
 use IronStart\Core\Judge\Judge;
 use IronStart\Core\Wording\Phrases;
 
-/** What holds for a whole job: its facts, and work on its supply. It is written on the tape of every machine of it. */
+/** What holds for a whole job, its facts, or for a whole feed, work on its supply. It is written on the tape of every machine of it. */
 final class TellOfJob
 {
-    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases, private readonly Theirs $theirs, private readonly Judge $judge, private readonly ConnectionInterface $db)
+    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases, private readonly Theirs $theirs, private readonly Judge $judge, private readonly Feeds $feeds, private readonly ConnectionInterface $db)
     {
     }
 
@@ -52,24 +54,30 @@ final class TellOfJob
         }, $stamp);
     }
 
-    /** Identity, voltage and rotation are to be read again after this. */
+    /**
+     * Identity, voltage and rotation are to be read again after this, on every machine of the feed; where nobody told what
+     * hangs on it, on every machine of the job.
+     */
     public function supplyWork(Machine $machine, Stamp $stamp, string $what): Entry
     {
-        return $this->onJob($machine, fn (): array => [EntryKind::SupplyWork, ['what' => trim($what)]], $stamp);
+        $feed = Machine::query()->whereKey($this->feeds->unitsOf($machine->id))->get();
+
+        return $this->onJob($machine, fn (): array => [EntryKind::SupplyWork, ['what' => trim($what), 'from' => $machine->name]], $stamp, $feed->isEmpty() ? null : $feed);
     }
 
     /**
      * @param \Closure(SiteJob): array{EntryKind, array<string, mixed>} $tell gives the entry's kind and details
+     * @param Collection<int, Machine>|null $on the machines it is written on; null for those of the job
      * @return Entry the one on the machine given
      */
-    private function onJob(Machine $machine, \Closure $tell, Stamp $stamp): Entry
+    private function onJob(Machine $machine, \Closure $tell, Stamp $stamp, ?Collection $on = null): Entry
     {
-        return $this->db->transaction(function () use ($machine, $tell, $stamp): Entry {
+        return $this->db->transaction(function () use ($machine, $tell, $stamp, $on): Entry {
             /** @var SiteJob $job */
             $job = SiteJob::query()->lockForUpdate()->findOrFail($machine->site_job_id);
             [$kind, $details] = $tell($job);
             $mine = null;
-            foreach ($job->load('machines')->machines->sortBy('id') as $each) {
+            foreach (($on ?? $job->load('machines')->machines)->sortBy('id') as $each) {
                 $entry = $this->tape->holding($each->is($machine) ? $machine : $each, fn (Machine $locked): Entry => $this->tape->append($locked, $kind, $stamp, ['details' => $details]));
                 $mine = $each->is($machine) ? $entry : $mine;
             }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Machine;
-use App\Models\SheetVersion;
 use App\Models\User;
 use App\Views\GateView;
 use App\Views\MachineView;
@@ -28,19 +27,21 @@ final class MachineScreen
         private readonly JobParts $parts,
         private readonly JobReminders $reminders,
         private readonly Openings $openings,
+        private readonly FeedBoard $feeds,
     ) {
     }
 
     public function of(Machine $machine, User $reader): MachineView
     {
-        $machine->loadMissing('job.site', 'sheet');
+        $machine->loadMissing('job.site')->load(['sheet' => fn ($sheet) => $sheet->select('*')->selectRaw('(SELECT max(newer.version) FROM sheet_versions newer WHERE newer.company_id = sheet_versions.company_id AND newer.sheet_id = sheet_versions.sheet_id) AS newest')]);
         $rows = $this->tape->rows($machine->id);
         $doubts = $this->tape->doubts($machine->id);
         $putBack = $this->tape->putBack(new Collection([$machine]), false);
         $standing = $this->standings->fromTape($machine, $rows, $putBack);
         $entries = $this->tape->entries($machine->id, $rows, $doubts);
         $start = $rows->where('kind', 'start')->last();
-        $past = PastReader::from($machine, $rows);
+        $feed = $this->feeds->of($machine);
+        $past = PastReader::from($machine, $rows, fn (): ?Feed => $feed);
 
         return new MachineView(
             id: $machine->id,
@@ -76,6 +77,7 @@ final class MachineScreen
             fans: Standings::sheet($machine)->fans(),
             version: $machine->version,
             tooEarly: self::tooEarly($standing),
+            feed: $feed === null ? null : $this->feeds->view($feed),
             cautions: (object) $this->reminders->all($machine, $putBack),
         );
     }
@@ -84,7 +86,7 @@ final class MachineScreen
     {
         $own = $machine->sheet;
 
-        return $own === null ? null : new SheetOfUnitView($own->sheet_id, (string) ($own->body['model'] ?? ''), $own->version, (int) SheetVersion::query()->where('sheet_id', $own->sheet_id)->max('version'));
+        return $own === null ? null : new SheetOfUnitView($own->sheet_id, (string) ($own->body['model'] ?? ''), $own->version, (int) $own->getAttribute('newest'), Standings::sheet($machine)->delays());
     }
 
     /** @return list<string> */

@@ -13,21 +13,27 @@ final class PastReader
 {
     private const KINDS = ['check', 'start', 'part_disabled', 'part_enabled', 'suspect'];
 
+    public function __construct(private readonly Feeds $feeds)
+    {
+    }
+
     /** Read when a check asks for it, and not before. */
     public function of(Machine $machine): Past
     {
         return Past::whenAsked(fn (): Past => $this->read($machine));
     }
 
-    /** @param iterable<\stdClass> $rows of the tape, in the order of their places */
-    public static function from(Machine $machine, iterable $rows): Past
+    /**
+     * @param iterable<\stdClass> $rows of the tape, in the order of their places
+     * @param \Closure(): ?Feed $feed
+     */
+    public static function from(Machine $machine, iterable $rows, \Closure $feed): Past
     {
         $rows = is_array($rows) ? $rows : iterator_to_array($rows);
         $flagged = [];
         foreach ($rows as $row) {
-            if ($row->target_at !== null) {
-                $flagged[$row->target_at] = true;
-            }
+            // What is doubted, and what was corrected later.
+            $flagged[$row->target_at ?? ''] = $flagged[$row->supersedes ?? ''] = true;
         }
         $recorded = $out = [];
         $startedAt = null;
@@ -50,7 +56,7 @@ final class PastReader
             }
         }
 
-        return new Past($recorded, self::motors($machine, array_filter($out, is_array(...))), $startedAt);
+        return new Past($recorded, self::motors($machine, array_filter($out, is_array(...))), $startedAt, fn (): ?array => ($told = $feed()) === null ? null : ['me' => $told->me, 'input' => $told->input]);
     }
 
     private function read(Machine $machine): Past
@@ -60,11 +66,11 @@ final class PastReader
             ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
             ->where(fn ($query) => $query->whereNull('verdicts.check')->orWhereIn('verdicts.check', Past::DRAWN_ON))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
-            ->select(['entries.at', 'entries.kind', 'entries.details', 'suspect_marks.target_at', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'verdicts.input'])
+            ->select(['entries.at', 'entries.kind', 'entries.details', 'entries.supersedes', 'suspect_marks.target_at', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'verdicts.input'])
             ->selectRaw('verdicts.said->\'values\' AS said_values')
             ->toBase()->get();
 
-        return self::from($machine, $rows);
+        return self::from($machine, $rows, fn (): ?Feed => $this->feeds->of([$machine->id])[$machine->id] ?? null);
     }
 
     /**

@@ -102,6 +102,8 @@ final class Prefill
             if ($field->type === FieldType::Items && $field->uniqueBy === 'id' && ! isset($input[$field->name]) && is_array($brought[$field->name] ?? null)) {
                 // Items that are walked by their id are there without anybody having typed them.
                 $input[$field->name] = array_map(fn (string $id, mixed $members): array => ['id' => $id] + (is_array($members) ? $members : []), array_keys($brought[$field->name]), array_values($brought[$field->name]));
+            } elseif ($field->goesOn && is_array($brought[$field->name] ?? null)) {
+                $input[$field->name] = self::goingOn(array_values($brought[$field->name]), (array) ($input[$field->name] ?? []), $past->motorsOut());
             } elseif ($field->type === FieldType::Items && is_array($input[$field->name] ?? null)) {
                 $input[$field->name] = self::items($field, $input[$field->name], (array) ($brought[$field->name] ?? []));
             } elseif (isset($brought[$field->name]) && ($field->type !== FieldType::Items || (is_array($brought[$field->name]) && array_is_list($brought[$field->name])))) {
@@ -205,6 +207,23 @@ final class Prefill
             // What is never typed is the record's alone; the rest only where nothing was said.
             return array_intersect_key($mine, array_flip($never)) + array_diff_key($item, array_flip($never)) + $mine;
         }, $items));
+    }
+
+    /**
+     * A list in which one thing may stand several times: what was recorded of it, then what is to come, without what is
+     * out of service.
+     *
+     * @param list<mixed>             $recorded
+     * @param array<array-key, mixed> $known
+     * @param list<string>            $out
+     * @return list<mixed>
+     */
+    private static function goingOn(array $recorded, array $known, array $out): array
+    {
+        $never = [...array_column($recorded, 'name'), ...$out];
+        $toCome = array_filter($known, fn (mixed $item): bool => ! is_array($item) || isset($item['started']) && $recorded === [] || ! in_array($item['name'] ?? '', $never, true));
+
+        return [...$recorded, ...array_values($toCome)];
     }
 
     /**

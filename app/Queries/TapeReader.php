@@ -106,6 +106,7 @@ final class TapeReader
                 instrumentOverdue: $tool['overdue'] ?? false,
                 source: (string) ($details['source'] ?? ''),
                 license: (string) ($details['license'] ?? ''),
+                conditions: (string) ($details['conditions']['words'] ?? ''),
                 suspect: (string) ($doubted[$row->at] ?? ''),
                 supersededBy: $superseded[$row->at] ?? null,
                 outOfOrder: json_decode($row->out_of_order, true),

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\Machine;
 use App\Models\SiteJob;
 use App\Models\User;
+use App\Views\FeedAskView;
 use App\Views\TodayJob;
 use App\Views\TodayLead;
 use App\Views\TodayMachine;
@@ -20,7 +21,7 @@ final class TodayBoard
     /** Which status wants attention first. */
     private const URGENCY = ['stop' => 0, 'open' => 1, 'watch' => 2, 'clear' => 3];
 
-    public function __construct(private readonly Glances $glances, private readonly TapeReader $tape, private readonly DaysToCome $days)
+    public function __construct(private readonly Glances $glances, private readonly TapeReader $tape, private readonly DaysToCome $days, private readonly Feeds $feeds, private readonly FeedBoard $feedBoard)
     {
     }
 
@@ -33,31 +34,36 @@ final class TodayBoard
             ->orderBy('id')->get();
         $machines = new Collection($jobs->flatMap(fn (SiteJob $job) => $job->machines->map(fn (Machine $m): Machine => $m->setRelation('job', $job)))->all());
         $glances = $this->glances->of($machines);
+        $asked = array_map(fn (Feed $feed): array => array_map(fn (FeedAskView $ask): string => $ask->words, $this->feedBoard->asks($feed)), $this->feeds->of(array_values($machines->modelKeys())));
         $mine = $machines->filter(fn (Machine $m): bool => $m->job->people->contains($person->id));
 
         return new TodayView(
             $today->toDateString(),
             self::lead($mine->isEmpty() ? $machines : $mine, $glances),
-            array_values($jobs->map(fn (SiteJob $job): TodayJob => self::job($job, $glances))->all()),
+            array_values($jobs->map(fn (SiteJob $job): TodayJob => self::job($job, $glances, $asked))->all()),
             $this->tape->putBack($machines, true),
             $this->days->for($person, $today->toDateString()),
         );
     }
 
-    /** @param array<int, Glance> $glances */
-    private static function job(SiteJob $job, array $glances): TodayJob
+    /**
+     * @param array<int, Glance>       $glances
+     * @param array<int, list<string>> $asked what is asked of a machine because of another on its feed
+     */
+    private static function job(SiteJob $job, array $glances, array $asked): TodayJob
     {
         return new TodayJob(
             $job->id,
             $job->site->name,
             $job->title,
             $job->ends_on->isSameDay($job->starts_on) ? '' : $job->ends_on->toDateString(),
-            array_values($job->machines->map(fn (Machine $m): TodayMachine => self::machine($m, $glances[$m->id], $job))->all()),
+            array_values($job->machines->map(fn (Machine $m): TodayMachine => self::machine($m, $glances[$m->id], $job, $asked[$m->id] ?? []))->all()),
             (object) $job->site->safety,
         );
     }
 
-    private static function machine(Machine $machine, Glance $glance, SiteJob $job): TodayMachine
+    /** @param list<string> $asked */
+    private static function machine(Machine $machine, Glance $glance, SiteJob $job, array $asked): TodayMachine
     {
         return new TodayMachine(
             $machine->id,
@@ -72,6 +78,7 @@ final class TodayBoard
             $glance->next,
             array_values($job->people->pluck('name')->all()),
             $glance->notes,
+            $asked,
         );
     }
 

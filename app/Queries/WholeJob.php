@@ -12,6 +12,10 @@ use IronStart\Core\Diagnose\Gathered;
 /** What was recorded on all units of a job, as what a root cause is looked for in. */
 final class WholeJob
 {
+    public function __construct(private readonly Feeds $feeds)
+    {
+    }
+
     public function around(Machine $machine): WholeJobView
     {
         $machines = Machine::query()->where('site_job_id', $machine->site_job_id)->get()->sortBy(['position', 'id'])->values();
@@ -19,7 +23,8 @@ final class WholeJob
         foreach ($this->rows(array_values($machines->map(fn (Machine $one): int => $one->id)->all())) as $row) {
             $of[(int) $row->machine_id][] = $row;
         }
-        $input = Gathered::input(array_values($machines->map(fn (Machine $one): array => ['name' => $one->name, 'job' => $machine->job->title, 'supply' => ''] + self::read($of[$one->id] ?? []))->all()));
+        $panels = $this->feeds->panelsOf(array_values(array_map(intval(...), $machines->modelKeys())));
+        $input = Gathered::input(array_values($machines->map(fn (Machine $one): array => ['name' => $one->name, 'job' => $machine->job->title, 'supply' => $panels[$one->id] ?? ''] + self::read($of[$one->id] ?? []))->all()));
 
         return new WholeJobView($input['machines'], $input['facts']);
     }

@@ -82,7 +82,7 @@ final readonly class EvidencePages
         $at = fn (string $iso): string => CarbonImmutable::parse($iso)->setTimezone($this->timeZone)->format('Y-m-d H:i');
         $isLate = max(abs($entry->correctionMs) / 1000, CarbonImmutable::parse($entry->placedAt)->diffInSeconds(CarbonImmutable::parse($entry->recordedAt))) > self::LATE_SECONDS;
         $runs = [[implode(' · ', array_filter([
-            (string) $entry->at, $at($entry->placedAt), $isLate ? "device clock {$at($entry->deviceAt)}, received {$at($entry->recordedAt)}" : '', $entry->license === '' ? $entry->who : "$entry->who (license $entry->license)", $entry->instrument, $entry->source,
+            (string) $entry->at, $at($entry->placedAt), $isLate ? "device clock {$at($entry->deviceAt)}, received {$at($entry->recordedAt)}" : '', $entry->license === '' ? $entry->who : "$entry->who (license $entry->license)", $entry->instrument, $entry->source, $entry->conditions,
         ], fn (string $part): bool => $part !== '')), 'text', 8.0, Pen::SOFT]];
         if ($entry->instrumentOverdue) {
             $runs[] = [", calibration overdue since $entry->instrumentDue", 'text', 8.0, Pen::STOP];

@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** One line of a machine's tape. */
-#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'readingsInAll', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'source', 'license', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos', 'values', 'drawing', 'told', 'mayPhoto'])]
+#[OA\Schema(required: ['at', 'kind', 'who', 'whoId', 'deviceAt', 'recordedAt', 'title', 'headline', 'check', 'subject', 'status', 'marginal', 'because', 'next', 'basis', 'readings', 'readingsInAll', 'input', 'instrument', 'instrumentDue', 'instrumentOverdue', 'source', 'license', 'conditions', 'suspect', 'supersededBy', 'outOfOrder', 'reason', 'placedAt', 'correctionMs', 'about', 'photos', 'values', 'drawing', 'told', 'mayPhoto'])]
 final readonly class TapeEntry
 {
     /**
@@ -68,6 +68,9 @@ final readonly class TapeEntry
         /** The number under which refrigerant was moved. */
         #[OA\Property()]
         public string $license,
+        /** What it was like when the amps were read. */
+        #[OA\Property()]
+        public string $conditions,
         #[OA\Property()]
         public string $suspect,
         #[OA\Property()]

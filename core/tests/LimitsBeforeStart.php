@@ -517,6 +517,17 @@ final class LimitsBeforeStart
                 'reset' => [['place' => 'R-1/7', 'kind' => 'breaker', 'reset_by' => 'Rafe', 'proved' => true], [['reset' => true], 'clear', []], [['reset' => false], 'watch', ['tripped']]],
                 'proved first' => [['place' => 'R-1/7', 'kind' => 'breaker', 'reset' => true, 'reset_by' => 'Rafe'], [['proved' => true], 'clear', []], [['proved' => false], 'stop', ['reset_unproved']]],
             ],
+            'entry.feed' => ['a unit among them' => [['panel' => 'R-1'], [['items' => [['name' => 'RTU-1', 'machine' => 'RTU-1', 'mca' => '32.8 A']]], 'clear', []], [['items' => [['name' => 'RTU-1', 'mca' => '32.8 A']]], 'watch', ['no_unit']]]],
+            'entry.first_step' => [
+                'seen right' => [$scroll = ['name' => 'C1', 'kind' => 'scroll', 'started' => '2026-03-02T07:40:00'], [['seen' => 'good'], 'clear', []], [['seen' => 'bad'], 'stop', ['seen_bad']]],
+                'stopped' => [$scroll, [[], 'clear', []], [['stopped' => '2026-03-02T07:40:30'], 'clear', []]],
+                'suction 5 psi up' => [$scroll + ['suction_before' => '80 psig'], [['suction_after' => '85 psig'], 'clear', []], [['suction_after' => '85.1 psig'], 'watch', ['suction_rose']]],
+                'suction up, and not right' => [$scroll + ['suction_before' => '80 psig', 'suction_after' => '90 psig'], [[], 'watch', ['suction_rose']], [['seen' => 'bad'], 'stop', ['seen_bad', 'suction_rose']]],
+            ],
+            'entry.conditions' => [
+                'something read' => [[], [['outdoor' => '34 degF'], 'clear', []], [['mode' => 'fan'], 'open', ['missing:outdoor']]],
+                'each of them' => [['outdoor' => '34 degF'], [['return_air' => '68 degF'], 'clear', []], [['head' => '250 psig'], 'clear', []]],
+            ],
             'entry.lug_torque' => [
                 'a tenth over' => [['place' => 'line lugs', 'sheet_torque' => '40 N.m'], [['torque' => '44 N.m'], 'clear', []], [['torque' => '44.1 N.m'], 'watch', ['off_sheet']]],
                 'a tenth under' => [['place' => 'line lugs', 'sheet_torque' => '40 N.m'], [['torque' => '36 N.m'], 'clear', []], [['torque' => '35.9 N.m'], 'watch', ['off_sheet']]],

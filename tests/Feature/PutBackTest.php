@@ -99,8 +99,8 @@ final class PutBackTest extends FeatureTestCase
     {
         $starter = $this->person(Role::Starter);
         $machine = $this->machine($starter);
-        $this->actingAs($starter)->getJson("/api/v1/machines/$machine->id/news")->assertExactJson(['news' => 0]);
+        $this->actingAs($starter)->getJson("/api/v1/machines/$machine->id/news")->assertExactJson(['feed' => 0, 'news' => 0]);
         $this->write($starter, "machines/$machine->id/notes", ['text' => 'x']);
-        $this->actingAs($starter)->getJson("/api/v1/machines/$machine->id/news")->assertExactJson(['news' => 1]);
+        $this->actingAs($starter)->getJson("/api/v1/machines/$machine->id/news")->assertExactJson(['feed' => 0, 'news' => 1]);
     }
 }

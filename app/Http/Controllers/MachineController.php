@@ -21,6 +21,7 @@ use App\Models\Instrument;
 use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\User;
+use App\Queries\Feeds;
 use App\Queries\LockBoard;
 use App\Queries\MachineScreen;
 use App\Queries\WholeJob;
@@ -30,6 +31,7 @@ use App\Views\MachineView;
 use App\Views\NewsView;
 use App\Views\ProblemView;
 use App\Views\RecordedView;
+use App\Views\SiteUnitsView;
 use App\Views\WholeJobView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -63,6 +65,12 @@ final class MachineController
     public function whole(Machine $machine, WholeJob $whole): JsonResponse
     {
         return Reply::with($whole->around($machine));
+    }
+
+    #[OA\Get(path: '/api/v1/machines/{machine}/site-units', operationId: 'siteUnits', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The units of its site as they may hang on one feed', content: new OA\JsonContent(ref: SiteUnitsView::class))])]
+    public function siteUnits(Machine $machine, Feeds $feeds): JsonResponse
+    {
+        return Reply::with(new SiteUnitsView($feeds->unitsAt($machine)));
     }
 
     #[Writes('/api/v1/machines/{machine}/checks/{check}', 'record', 'machines', 'Recorded', RecordedView::class)]
@@ -131,9 +139,9 @@ final class MachineController
 
     /** The last place on the tape: cheap to ask for every few seconds. */
     #[OA\Get(path: '/api/v1/machines/{machine}/news', operationId: 'news', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The last place on the tape', content: new OA\JsonContent(ref: NewsView::class))])]
-    public function news(Machine $machine): JsonResponse
+    public function news(Machine $machine, Feeds $feeds): JsonResponse
     {
-        return Reply::with(new NewsView($machine->last_at));
+        return Reply::with(new NewsView($machine->last_at, $feeds->newsOf($machine->id)));
     }
 
     #[Writes('/api/v1/machines/{machine}/put-back/{putBack}/close', 'closePutBack', 'machines', 'Closed', RecordedView::class)]

@@ -362,6 +362,12 @@ return [
         'gas_heat' => 'Gas heat?', 'electric_heat' => 'Electric heat?', 'float' => 'Is there a condensate float switch?', 'outside_air' => 'Does it bring in outside air or have an economizer?',
         'belt' => 'Belt-drive blower?', 'staged' => 'More than one stage?', 'leaving_air' => 'Controlled on leaving (discharge) air?',
     ],
+    'feed' => [
+        'reversed' => '{from} came in reversed on {panel}, which feeds this unit too. Read the rotation here before anybody starts it.',
+        'lost_phase' => '{from} lost a phase on {panel}, which feeds this unit too. Read all three pairs here before it runs.',
+        'tripped' => 'A breaker of {from} on {panel} was found tripped. Read all three pairs here: the same fault may have hit this unit.',
+        'supply_work' => 'Work on {panel}, told at {from}: read voltage and rotation here before anybody starts it.',
+    ],
     'put_back' => [
         'lock' => 'Lock and tag on',
         'detector' => 'Smoke detector covered',

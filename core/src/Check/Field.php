@@ -63,6 +63,8 @@ final class Field
     public bool $brought = false;
     /** A list of nothing says something (nothing came, nothing stands). */
     public bool $mayBeEmpty = false;
+    /** A list that begins with what was recorded of it; what is still to come follows from the sheet. */
+    public bool $goesOn = false;
     /** A date and a time. */
     public bool $isMoment = false;
     /** A date alone. */
@@ -195,6 +197,12 @@ final class Field
     public function withSeconds(): self
     {
         return $this->with(fn (self $f) => $f->hasSeconds = true);
+    }
+
+    /** Of a list: it begins with what was recorded, and what is still to come follows. */
+    public function goesOn(): self
+    {
+        return $this->with(fn (self $f) => $f->goesOn = true);
     }
 
     public static function flag(string $name): self

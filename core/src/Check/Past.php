@@ -14,7 +14,7 @@ final class Past
 {
     /** Checks that another one draws on; the rest is never read. */
     public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'power.lockout', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
-        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap',
+        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap', 'entry.first_step', 'run.warm_up',
         'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account'];
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
 
@@ -25,8 +25,9 @@ final class Past
      * @param list<Recorded> $recorded  rising by `at`
      * @param list<string>   $motorsOut names of motors that are out of service
      * @param int|null       $startedAt where the newest start lies; null where there was none
+     * @param (\Closure(): (array{me: string, input: array<string, mixed>}|null))|null $feed what the machine hangs on, wherever that was told; `me` is its own name there
      */
-    public function __construct(private array $recorded = [], private array $motorsOut = [], private ?int $startedAt = null)
+    public function __construct(private array $recorded = [], private array $motorsOut = [], private ?int $startedAt = null, private ?\Closure $feed = null)
     {
     }
 
@@ -112,6 +113,25 @@ final class Past
         return array_values($named);
     }
 
+    /**
+     * What was written last of each thing that is told apart by more than one text, such as a start by its name and time.
+     *
+     * @return list<array<string, mixed>> inputs, each with those texts
+     */
+    public function eachOf(string $check, string ...$texts): array
+    {
+        self::isRead($check);
+        $each = [];
+        foreach ($this->read()->recorded as $one) {
+            $told = array_filter(array_map(fn (string $text): mixed => $one['input'][$text] ?? null, $texts), is_string(...));
+            if ($one['check'] === $check && count($told) === count($texts)) {
+                $each[implode("\n", $told)] = $one['input'];
+            }
+        }
+
+        return array_values($each);
+    }
+
     /** A value of the newest verdict of a check about a subject; null where there is none. */
     public function value(string $check, string $subject, string $name): mixed
     {
@@ -152,6 +172,18 @@ final class Past
             'usable' => is_numeric($usable) ? ['value' => (float) $usable, 'unit' => 'A'] : null,
             'breaker' => $this->last('power.circuit', 'machine')['input']['breaker'] ?? null,
         ], fn (mixed $one): bool => $one !== null);
+    }
+
+    /**
+     * The feeder the machine hangs on, as it was told last.
+     *
+     * @return array{me: string, input: array<string, mixed>}|null `me` is the machine's own name among its items
+     */
+    public function feed(): ?array
+    {
+        $feed = $this->read()->feed;
+
+        return $feed === null ? null : $feed();
     }
 
     /**
@@ -234,7 +266,7 @@ final class Past
     {
         if ($this->unread !== null) {
             $read = ($this->unread)();
-            [$this->recorded, $this->motorsOut, $this->startedAt, $this->unread] = [$read->recorded, $read->motorsOut, $read->startedAt, null];
+            [$this->recorded, $this->motorsOut, $this->startedAt, $this->feed, $this->unread] = [$read->recorded, $read->motorsOut, $read->startedAt, $read->feed, null];
         }
 
         return $this;

@@ -24,9 +24,11 @@ final class BreakerTripped implements Check, DrawsOnRecord
 {
     use NoContradictions;
 
+    public const ID = 'entry.breaker_tripped';
+
     public function id(): string
     {
-        return 'entry.breaker_tripped';
+        return self::ID;
     }
 
     public function version(): int

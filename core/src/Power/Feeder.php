@@ -30,6 +30,8 @@ use IronStart\Core\Verdict\Value;
  */
 final class Feeder implements Check, Draws, DrawsOnRecord
 {
+    /** The word for the feeder among the items. */
+    private const ITSELF = 'feeder';
     private const LARGEST_SIZE = 800;
     /** % */
     private const UNEVEN = 10.0;
@@ -50,31 +52,60 @@ final class Feeder implements Check, Draws, DrawsOnRecord
             Field::amps('breaker')->positive()->readWith(null)->needed(),
             Field::amps('usable')->positive()->readWith(null)->needed(),
             Field::choice('phases', 1, 3)->default(3),
-            Field::items(
-                'items',
-                Field::text('name')->structural(),
-                Field::word('kind', 'unit', 'heat', 'other')->default('unit'),
-                Field::choice('phases', 1, 3),
-                Field::words('legs', 'a', 'b', 'c'),
-                Field::amps('amps')->positive()->neededWhen(fn (Input $item): bool => ! $item->given('mca')),
-                Field::amps('mca')->positive()->readWith(null),
-                Field::amps('largest')->positive()->readWith(null),
-                Field::amps('mocp')->positive()->readWith(null),
-                Field::word('mode', 'cool', 'heat', 'both')->default('both'),
-                Field::day('on_since'),
-                Field::text('feeds_from'),
-            )->uniqueBy('name')->needed(),
+            Field::items('items', ...self::itemFields())->uniqueBy('name')->needed(),
             Field::text('swap_at'),
             Field::word('swap_side', 'line', 'load')->default('line'),
         ];
     }
 
+    /** @return list<Field> one thing that hangs on a feeder */
+    public static function itemFields(): array
+    {
+        return [
+            Field::text('name')->structural(),
+            Field::word('kind', 'unit', 'heat', 'other')->default('unit'),
+            Field::choice('phases', 1, 3),
+            Field::words('legs', 'a', 'b', 'c'),
+            Field::amps('amps')->positive()->neededWhen(fn (Input $item): bool => ! $item->given('mca')),
+            Field::amps('mca')->positive()->readWith(null),
+            Field::amps('largest')->positive()->readWith(null),
+            Field::amps('mocp')->positive()->readWith(null),
+            Field::word('mode', 'cool', 'heat', 'both')->default('both'),
+            Field::day('on_since'),
+            Field::text('feeds_from'),
+        ];
+    }
+
+    /** What hangs on the feeder as it was told last, and where two lines were swapped: who is turned with them hangs on that. */
     public static function bringsIn(Past $past, string $subject): array
     {
-        return $past->circuit() + (($past->last('entry.swap', 'machine')['input']['place'] ?? '') === 'upstream' ? ['swap_at' => 'feeder'] : []);
+        $feed = $past->feed();
+        $place = $past->last('entry.swap', 'machine')['input']['place'] ?? '';
+        $swapped = match (true) {
+            $place === 'upstream' => ['swap_at' => self::ITSELF],
+            $place === '' || $feed === null => [],
+            default => ['swap_at' => $feed['me'], 'swap_side' => $place === 'terminal_block' ? 'line' : 'load'],
+        };
+        if ($feed === null) {
+            return $past->circuit() + $swapped;
+        }
+        $told = array_intersect_key($feed['input'], ['breaker' => 1, 'usable' => 1, 'phases' => 1]);
+        $items = array_map(fn (mixed $item): mixed => is_array($item) ? array_diff_key($item, ['machine' => 1]) : $item, (array) ($feed['input']['items'] ?? []));
+
+        return $swapped + $told + ['items' => $items];
     }
 
     public function contradictions(Input $in): iterable
+    {
+        yield from self::itemsWrong($in);
+        $names = array_map(fn (Input $item): string => $item->text('name'), $in->items('items'));
+        if ($in->given('swap_at') && ! in_array($in->text('swap_at'), [...$names, self::ITSELF], true)) {
+            yield InputError::at('swap_at', $in->text('swap_at'), implode(', ', [...$names, self::ITSELF]), 'is none of the items');
+        }
+    }
+
+    /** @return iterable<InputError> of what hangs on a feeder: legs it does not have, a way that leads nowhere */
+    public static function itemsWrong(Input $in): iterable
     {
         $items = $in->items('items');
         $names = array_map(fn (Input $item): string => $item->text('name'), $items);
@@ -90,17 +121,14 @@ final class Feeder implements Check, Draws, DrawsOnRecord
                 break;
             }
         }
-        if ($in->given('swap_at') && ! in_array($in->text('swap_at'), [...$names, 'feeder'], true)) {
-            yield InputError::at('swap_at', $in->text('swap_at'), implode(', ', [...$names, 'feeder']), 'is none of the items');
-        }
     }
 
     /** @return iterable<InputError> */
     private static function itemWrong(Input $in, Input $item, int $i): iterable
     {
         $at = "items.$i";
-        if ($item->text('name') === 'feeder') {
-            yield InputError::at("$at.name", 'feeder', 'another name', 'is the feeder itself');
+        if ($item->text('name') === self::ITSELF) {
+            yield InputError::at("$at.name", self::ITSELF, 'another name', 'is the feeder itself');
         }
         $phases = FeederLoads::phases($in, $item);
         if ($phases === 3 && $in->int('phases') === 1) {

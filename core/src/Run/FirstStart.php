@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace IronStart\Core\Run;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Moment;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Clock\ClockKind;
+use IronStart\Core\Entry\FirstStep;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Verdict\Effect;
 use IronStart\Core\Verdict\Finding;
@@ -25,9 +28,11 @@ use IronStart\Core\Verdict\Value;
  * Limits: a backwards scroll shows within ten seconds (no pressure moves, few amps, noise); six starts an hour and three
  * minutes of rest are compressor makers' common figures.
  */
-final class FirstStart implements Check
+final class FirstStart implements Check, DrawsOnRecord
 {
-    private const KINDS = ['blower', 'pump', 'scroll', 'screw', 'reciprocating', 'fan', 'heat'];
+    public const DRIVES = ['across_line', 'inverter'];
+    public const SEEN = ['good', 'bad', 'not_yet'];
+    public const KINDS = ['blower', 'pump', 'scroll', 'screw', 'reciprocating', 'fan', 'heat'];
 
     public function id(): string
     {
@@ -41,31 +46,49 @@ final class FirstStart implements Check
 
     public function fields(): array
     {
-        $gauge = fn (string $name): Field => Field::quantity($name, Kind::GaugePressure, 'kPag', -105, 10_000);
-
         return [
             Field::moment('now')->isPresent()->needed(),
             Field::items(
                 'steps',
                 Field::text('name')->structural()->fromSheet('name'),
                 Field::word('kind', ...self::KINDS)->structural()->fromSheet('kind'),
-                Field::word('drive', 'across_line', 'inverter')->default('across_line')->fromSheet('drive'),
+                Field::word('drive', ...self::DRIVES)->default('across_line')->fromSheet('drive'),
                 Field::moment('started')->withSeconds(),
                 Field::moment('stopped')->withSeconds(),
-                Field::word('seen', 'good', 'bad', 'not_yet')->default('not_yet'),
+                Field::word('seen', ...self::SEEN)->default('not_yet'),
                 Field::moment('seen_at')->withSeconds(),
-                Field::amps('amps'),
                 Field::amps('plate_amps')->positive()->fromSheet('amps')->readWith(null),
-                Field::word('noise', 'normal', 'loud'),
-                Field::quantity('seconds', Kind::Time, 's', 0, 3600)->bareIn('s')->readWith(null)->default('10 s'),
-                $gauge('suction_before'),
-                $gauge('suction_after'),
-                $gauge('discharge_before'),
-                $gauge('discharge_after'),
-            )->fromSheet('first_start')->needed(),
+                ...self::readings(),
+            )->fromSheet('first_start')->goesOn()->needed(),
             Field::count('starts_per_hour', 1, 60)->default(6),
-            Field::quantity('rest', Kind::Time, 'min', 0, 120)->bareIn('min')->readWith(null)->default('3 min'),
+            Field::quantity('rest', Kind::Time, 'min', 0, 120)->bareIn('min')->readWith(null)->default('3 min')->fromSheet('off_time'),
         ];
+    }
+
+    /** @return list<Field> what is read at one start: amps of the first seconds, sound, both gauges at rest and running */
+    public static function readings(): array
+    {
+        $gauge = fn (string $name): Field => Field::quantity($name, Kind::GaugePressure, 'kPag', -105, 10_000);
+
+        return [
+            Field::amps('amps'),
+            Field::word('noise', 'normal', 'loud'),
+            Field::quantity('seconds', Kind::Time, 's', 0, 3600)->bareIn('s')->readWith(null)->default('10 s'),
+            $gauge('suction_before'),
+            $gauge('suction_after'),
+            $gauge('discharge_before'),
+            $gauge('discharge_after'),
+        ];
+    }
+
+    /** Each start as it was written down last, in the order they were made. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $starts = $past->eachOf(FirstStep::ID, 'name', 'started');
+        $at = fn (array $start): Moment => Moment::parse(is_string($start['started'] ?? null) ? $start['started'] : '');
+        usort($starts, fn (array $a, array $b): int => 0.0 <=> $at($a)->until($at($b)));
+
+        return ['steps' => $starts];
     }
 
     public function contradictions(Input $in): iterable

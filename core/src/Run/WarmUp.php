@@ -6,12 +6,14 @@ namespace IronStart\Core\Run;
 
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Draws;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Moment;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Effect;
@@ -29,7 +31,7 @@ use IronStart\Core\Verdict\Value;
  * Limits: compressor makers' common figures, a day where nothing is said and half a day in mild weather; a shell less
  * than 3 °F over the air after two hours is not heated. Clamp thermometer ±1.0 °F, air thermometer ±0.9 °F.
  */
-final class WarmUp implements Check, Draws
+final class WarmUp implements Check, Draws, DrawsOnRecord
 {
     /** h */
     private const A_DAY = 24.0;
@@ -79,6 +81,15 @@ final class WarmUp implements Check, Draws
             yield InputError::at('warm_up', count($in->items('warm_up')), 'hours by temperature, or one figure of hours', 'rows stand beside one figure of hours');
         }
         yield from Warmth::errors($in);
+    }
+
+    /** Since when the heater has power, as it was told last; a lockout since took that power away, and it is told anew. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $told = $past->last('run.warm_up', 'machine');
+        $locked = $past->last('power.lockout', 'machine');
+
+        return $told === null || ($locked['at'] ?? 0) > $told['at'] ? [] : array_intersect_key($told['input'], ['powered_since' => 1, 'outages' => 1]);
     }
 
     public static function drawing(Input $in, array $values): array

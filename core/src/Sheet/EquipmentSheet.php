@@ -22,7 +22,7 @@ final readonly class EquipmentSheet
     /** What moves air or water, and so is started before a compressor. */
     private const AIR_FIRST = ['blower', 'pump'];
     /** Figures that are worked out of others of the sheet: none is entered for them. */
-    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'compressors', 'dials', 'drives', 'motor_taps', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
+    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'off_time', 'compressors', 'dials', 'drives', 'motor_taps', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
     /** A circuit that comes with one of these was opened, or will be, before it is charged. */
     private const SHIPS_OPEN = ['nitrogen', 'dry'];
 
@@ -135,6 +135,7 @@ final readonly class EquipmentSheet
             'electrical.bus_wait' => $this->busWait(),
             'electrical.locked_rotor_amps' => $this->lockedRotorAmps(),
             'first_start' => $this->startsInOrder(),
+            'off_time' => $this->offTime(),
             'compressors' => $this->calledCompressors(),
             'dials' => $this->motorsWith(fn (array $motor): bool => isset($motor['dial'])),
             'drives' => $this->motorsWith(fn (array $motor): bool => ($motor['drive'] ?? '') === 'inverter' && ! in_array($motor['kind'] ?? '', self::COMPRESSORS, true)),
@@ -271,6 +272,46 @@ final readonly class EquipmentSheet
         $starts = [...array_values($of(self::AIR_FIRST)), ...array_values($of(self::COMPRESSORS))];
 
         return $starts === [] ? [] : [...$starts, ...($hasHeat ? [['name' => 'heat', 'kind' => 'heat']] : [])];
+    }
+
+    /** @return list<array{what: string, minutes: float}> the unit's own timers: none of them is a fault */
+    public function delays(): array
+    {
+        $delays = [];
+        foreach ($this->list('controls.delays') as $delay) {
+            if (is_string($delay['what'] ?? null) && is_numeric($delay['minutes'] ?? null)) {
+                $delays[] = ['what' => str_replace('_', ' ', $delay['what']), 'minutes' => (float) $delay['minutes']];
+            }
+        }
+
+        return $delays;
+    }
+
+    /** How long a compressor stays off before the unit lets it start again. */
+    private function offTime(): ?string
+    {
+        $off = array_values(array_filter($this->delays(), fn (array $delay): bool => preg_match('/\boff time\b/i', $delay['what']) === 1));
+
+        return $off === [] ? null : "{$off[0]['minutes']} min";
+    }
+
+    /**
+     * What it asks of a feeder, as its nameplate has it.
+     *
+     * @return array{mca?: string, largest?: string, mocp?: string, phases?: int}
+     */
+    public function onFeeder(): array
+    {
+        $amps = array_map(fn (array $motor): float => Quantity::parse((string) ($motor['amps'] ?? ''), Kind::Current)->canonical ?? 0.0, $this->eachMotor());
+        $largest = max([0.0, ...$amps]);
+        [$mca, $mocp, $phases] = [$this->at('electrical.mca'), $this->at('electrical.mocp'), $this->at('electrical.phases')];
+
+        return [
+            ...(is_string($mca) ? ['mca' => $mca] : []),
+            ...($largest > 0.0 ? ['largest' => "$largest A"] : []),
+            ...(is_string($mocp) ? ['mocp' => $mocp] : []),
+            ...(is_int($phases) ? ['phases' => $phases] : []),
+        ];
     }
 
     /**

@@ -74,6 +74,9 @@ final class CautionsTest extends TestCase
         yield 'a flush' => ['entry.flush', [], ['flush_solvent', 'eye_protection', 'nitrogen_regulator']];
         yield 'a swap' => ['entry.swap', [], ['lockout', 'live_rotation_swap', 'stored_energy']];
         yield 'a breaker found tripped' => ['entry.breaker_tripped', [], ['lockout', 'arc_flash']];
+        yield 'a feed' => ['entry.feed', [], ['local_code']];
+        yield 'a first start' => ['entry.first_step', ['name' => 'C1', 'kind' => 'scroll'], ['rotating_parts', 'arc_flash', 'terminal_venting']];
+        yield 'conditions' => ['entry.conditions', [], []];
         yield 'lug torque' => ['entry.lug_torque', [], ['lockout']];
         yield 'a failed part' => ['entry.part_failed', [], []];
         yield 'a choice' => ['entry.option_chosen', [], []];

@@ -519,6 +519,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/site-units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["siteUnits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/checks/{check}": {
         parameters: {
             query?: never;
@@ -1585,6 +1601,29 @@ export interface components {
             bySheet: boolean;
             sheet: boolean;
         };
+        /** @description What was found on another unit of the feed, and is to be read here too. */
+        FeedAskView: {
+            kind: string;
+            from: string;
+            words: string;
+            read: string[];
+        };
+        /** @description One thing that hangs on a feed. */
+        FeedUnitView: {
+            /** @description `reversed`, `proved`, or empty where nobody has read it. */
+            name: string;
+            machineId: number | null;
+            from: string;
+            direction: string;
+        };
+        /** @description The feed a machine hangs on: what hangs there with it, and what is asked here because of what was found there. */
+        FeedView: {
+            /** @description How far the tapes of the others had gone on. */
+            panel: string;
+            asks: components["schemas"]["FeedAskView"][];
+            units: components["schemas"]["FeedUnitView"][];
+            news: number;
+        };
         /** @description One field of a check. */
         FieldView: {
             /** @description Of a moment: to the second. */
@@ -1889,6 +1928,7 @@ export interface components {
             cautions: {
                 [key: string]: string[];
             };
+            feed: components["schemas"]["FeedView"] | null;
         };
         /** @description A person of the company. */
         MemberView: {
@@ -1905,9 +1945,10 @@ export interface components {
             subject: string;
             todo: string;
         };
-        /** @description The last place on a machine's tape. */
+        /** @description The last place on a machine's tape, and how far those of the others of its feed have gone on. */
         NewsView: {
             news: number;
+            feed: number;
         };
         /** @description Something left to somebody. */
         OpenItemView: {
@@ -2149,6 +2190,10 @@ export interface components {
             model: string;
             version: number;
             newest: number;
+            delays: {
+                what: string;
+                minutes: number;
+            }[];
         };
         /** @description A sheet on the shelf. */
         SheetRowView: {
@@ -2224,6 +2269,12 @@ export interface components {
             jobs: number;
             until: string;
         };
+        /** @description The units of a site as they may hang on one feed. */
+        SiteUnitsView: {
+            items: {
+                [key: string]: unknown;
+            }[];
+        };
         /** @description A site with what stands on it for the day somebody needs it, its jobs and machines. */
         SiteView: {
             id: number;
@@ -2265,6 +2316,7 @@ export interface components {
             instrumentOverdue: boolean;
             source: string;
             license: string;
+            conditions: string;
             suspect: string;
             supersededBy: number | null;
             outOfOrder: number[];
@@ -2315,6 +2367,7 @@ export interface components {
             next: string;
             people: string[];
             notes: string[];
+            feed: string[];
         };
         /** @description The day's board. */
         TodayView: {
@@ -3486,6 +3539,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WholeJobView"];
+                };
+            };
+        };
+    };
+    siteUnits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The units of its site as they may hang on one feed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteUnitsView"];
                 };
             };
         };

@@ -107,7 +107,8 @@ const parts = computed(() =>
     // A section nobody tried yet has what its circuit has.
     const filled = (machine.view?.prefill as Filled | undefined)?.[part.check] ?? {}
     const known = filled[subject] ?? filled[`${subject.split('/')[0]}/`] ?? {}
-    const prefill = props.spec.gathers ? { ...known, ...gathered.value } : known
+    const prefill =
+      props.spec.gathers === 'job' ? { ...known, ...gathered.value } : { ...gathered.value, ...known }
     const view = views.value[i]
     return {
       check: part.check,
@@ -130,7 +131,7 @@ const last = computed<TapeEntry | undefined>(() =>
   ),
 )
 /** What is gathered anew is judged anew. */
-const past = computed(() => (pristine.value && !props.spec.gathers ? last.value : undefined))
+const past = computed(() => (pristine.value && props.spec.gathers !== 'job' ? last.value : undefined))
 const pastSecond = computed(() =>
   past.value === undefined
     ? undefined
@@ -172,7 +173,7 @@ const speaksAlone = computed(
     follows.value.status === 'open',
 )
 const opening = useOpening(
-  props.spec.act === true,
+  props.spec.act,
   about,
   computed(() => first.value.input.released),
 )
@@ -247,7 +248,7 @@ const instrumentKind = computed(
 )
 const buttonText = computed(() => {
   if (machine.sending) return t('bench.recording')
-  if (props.spec.act) return t('opening.press')
+  if (props.spec.act === 'valves') return t('opening.press')
   if (status.value === 'stop') return t('bench.recordStop')
   return status.value === 'open' ? t('bench.recordOpen') : t('bench.record')
 })

@@ -22,16 +22,18 @@ const overriding = ref(false)
 /** All benches of the question are shown, those seldom needed too. */
 const all = ref(false)
 /** What Run asks before the press. */
-const BEFORE_START = ['standing', 'warmUp', 'prestart']
+const BEFORE_START = ['standing', 'warmUp', 'prestart', 'firstRun']
 const WITH_PARTS = [7, 8, 9]
 const LOADERS = {
   start: () => import('./run/StartBench.vue'),
+  firstRun: () => import('./run/FirstRun.vue'),
   job: () => import('./JobBench.vue'),
   leave: () => import('./handover/LeaveBench.vue'),
   options: () => import('./OptionsLink.vue'),
   pumpDown: () => import('./out/PumpDownRun.vue'),
   locks: () => import('./out/LockBoard.vue'),
 }
+const WITH_GATE = ['job', 'leave']
 const OTHERS: Record<string, Component> = Object.fromEntries(
   Object.entries(LOADERS).map(([id, loader]) => [
     id,
@@ -104,11 +106,12 @@ function status(one: Tab): string {
   )
   return ['stop', 'open', 'watch', 'clear'].find((s) => last?.includes(s)) ?? ''
 }
-const spec = computed(
-  () =>
-    tabs.value.find((one) => one.id === tab.value)?.spec ??
-    GATES[props.gate.gate]?.find((one) => one.id === tab.value)?.spec,
-)
+const spec = computed(() => {
+  const one =
+    tabs.value.find((other) => other.id === tab.value) ??
+    GATES[props.gate.gate]?.find((other) => other.id === tab.value)
+  return one?.own ? undefined : one?.spec
+})
 
 function step(by: number) {
   const at = tabs.value.findIndex((one) => one.id === tab.value)
@@ -164,7 +167,9 @@ watch(
   { flush: 'post' },
 )
 
-defineExpose({ take, record: () => bench.value?.record(), step, correct })
+const go = (where: string) => (tab.value = where)
+
+defineExpose({ go, take, record: () => bench.value?.record(), step, correct })
 </script>
 
 <template>
@@ -219,7 +224,7 @@ defineExpose({ take, record: () => bench.value?.record(), step, correct })
       v-else-if="OTHERS[tab] !== undefined"
       :key="`own-${tab}`"
       ref="bench"
-      v-bind="['start', 'options', 'pumpDown', 'locks'].includes(tab) ? {} : { gate }"
+      v-bind="WITH_GATE.includes(tab) ? { gate } : {}"
       @choose="$emit('choose', $event)"
       @tab="tab = $event"
       @recorded="recorded"

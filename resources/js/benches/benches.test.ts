@@ -262,9 +262,9 @@ describe('an act', () => {
     { circuit: 'A', reasons: ['Tight first.'], weighed: ['Which cylinder?'] },
     { circuit: 'B', reasons: [], weighed: ['Which cylinder?'] },
   ]
-  const act = (circuit: string, released: string, isAct = true) =>
+  const act = (circuit: string, released: string, kind: 'valves' | 'start' | undefined = 'valves') =>
     useOpening(
-      isAct,
+      kind,
       computed(() => circuit),
       computed(() => released),
     )
@@ -275,7 +275,17 @@ describe('an act', () => {
     expect(act('A', 'weighed').reasons.value).toEqual(['Tight first.', 'Which cylinder?'])
     expect(act('B', 'weighed').refused.value).toBe(true)
     expect(act('B', 'factory').refused.value).toBe(false)
-    expect(act('A', 'factory', false).reasons.value).toEqual([])
+    const none = useOpening(
+      undefined,
+      computed(() => 'A'),
+      computed(() => 'factory'),
+    )
+    expect(none.reasons.value).toEqual([])
+  })
+
+  it('is refused by what holds the start, where it is one', () => {
+    useMachine().view = machineWith({ openings, startRefused: ['Lock 7.'] })
+    expect(act('A', 'factory', 'start').reasons.value).toEqual(['Lock 7.'])
   })
 
   it('is kept as it was done where nobody can be asked', () => {

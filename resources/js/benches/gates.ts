@@ -39,6 +39,7 @@ import {
   dials,
   disconnect,
   faultCurrent,
+  feed,
   feeder,
   grounding,
   joints as hotJoints,
@@ -59,14 +60,19 @@ import {
 import { decay, pullDown, pullTime, water } from './refrigerant/dry'
 import { account, cylinder, rebound, wayOut } from './refrigerant/refrigerant'
 import { hold } from './refrigerant/tight'
-import { firstRun, standing, warmUp } from './run/run'
+import { conditions, firstRun, firstStep, standing, warmUp } from './run/run'
 import { leakSensor, smoke } from './safety/safety'
 import type { BenchSpec } from './spec'
 import { wireMap } from './vrf/wires'
 import { crane, curb, rigging, route, structure } from './survey/survey'
 
 /** A tab of a question: a bench of checks, or one of the few that are no check. */
-export type Tab = { id: string; spec?: BenchSpec }
+export type Tab = {
+  id: string
+  spec?: BenchSpec
+  /** At a machine it is worked on a screen of its own; the bench stands in the Pocket. */
+  own?: boolean
+}
 
 export const NOTE: Tab = { id: 'note' }
 export const JOB: Tab = { id: 'job' }
@@ -129,6 +135,7 @@ export const GATES: Record<number, Tab[]> = {
     of(motorTaps),
     of(grounding),
     of(disconnect),
+    of(feed),
     of(feeder),
     of(dials),
     of(lockout),
@@ -153,7 +160,9 @@ export const GATES: Record<number, Tab[]> = {
     of(warmUp),
     of(prestart),
     { id: 'start' },
-    of(firstRun),
+    { ...of(firstRun), own: true },
+    of(firstStep),
+    of(conditions),
     of(loaded),
     of(wheel),
     of(amps),
@@ -234,6 +243,9 @@ export const SELDOM = [
   'callPath',
   'smoke',
   'firstRun',
+  'firstStep',
+  'conditions',
+  'feed',
   'match',
   'code',
   'makerForm',

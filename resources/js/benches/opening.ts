@@ -9,18 +9,19 @@ export type Act = {
   unsure: ComputedRef<boolean>
 }
 
-/** Opening the valves of a circuit: what has to hold before refrigerant is let in, as the machine was last told. */
+/** An act, opening the valves of a circuit or a start: what has to hold before it, as the machine was last told. */
 export function useOpening(
-  isAct: boolean,
+  act: 'valves' | 'start' | undefined,
   circuit: ComputedRef<string | undefined>,
   released: ComputedRef<unknown>,
 ): Act {
   const machine = useMachine()
   const unsure = computed(() => !machine.reachable || useOutbox().held.length > 0)
   const reasons = computed(() => {
+    if (act === 'start') return machine.view?.startRefused ?? []
     const all = machine.view?.openings ?? []
     const mine = all.find((one) => one.circuit === circuit.value) ?? all[0]
-    if (!isAct || mine === undefined) return []
+    if (act === undefined || mine === undefined) return []
     return [...mine.reasons, ...(released.value === 'weighed' ? mine.weighed : [])]
   })
   return { reasons, refused: computed(() => reasons.value.length > 0 && !unsure.value), unsure }

@@ -71,15 +71,15 @@ export type BenchSpec = {
   /** A sketch that is one of a kind; without one the verdict's own drawing is painted. */
   sketch?: Component
   /** No reading but something that is done: it has a button of its own, and is refused until what must hold holds. */
-  act?: boolean
+  act?: 'valves' | 'start'
   /** Its drawing is to scale, or a curve: it has half of the width, also before there is anything to be drawn. */
   scaled?: boolean
   /** It may be about a part between closed valves, by the name it is given. */
   sections?: boolean
   /** The sketch is a list that goes on living: it never stands there pale. */
   board?: boolean
-  /** It starts from what was recorded on all units of the job. */
-  gathers?: boolean
+  /** It starts from what was recorded on all units of the job; or from the units of the site, until it was told. */
+  gathers?: 'job' | 'site'
   /** It goes out on one page, by this name. */
   page?: 'curb' | 'crane' | 'order' | 'label' | 'finding' | 'form'
   /** Nothing is drawn beside it: the rows have the whole width. */

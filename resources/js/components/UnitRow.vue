@@ -9,7 +9,8 @@ const props = defineProps<{
   machine: Pick<
     TodayMachine,
     'id' | 'name' | 'place' | 'states' | 'gate' | 'question' | 'sentence' | 'status' | 'notes'
-  >
+  > &
+    Partial<Pick<TodayMachine, 'feed'>>
 }>()
 const { t } = useI18n()
 const NOTES = 2
@@ -30,6 +31,7 @@ const label = computed(() =>
     <span class="question" :class="machine.status">
       <b>{{ machine.question || t('today.done') }}</b>
       <small>{{ machine.sentence }}</small>
+      <small v-for="ask in machine.feed" :key="ask" class="note">{{ ask }}</small>
       <small v-for="note in machine.notes.slice(0, NOTES)" :key="note" class="note">{{ note }}</small>
     </span>
     <slot />

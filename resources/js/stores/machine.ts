@@ -75,7 +75,7 @@ export const useMachine = defineStore('machine', () => {
   /** What was read together goes as one write. */
   const recordTogether = (
     parts: { check: string; subject: string; input: Record<string, unknown>; supersedes?: number }[],
-    with_: { instrument?: number; reason?: string; source?: string },
+    with_: { instrument?: number; reason?: string; source?: string; unchecked?: boolean },
     said: Said,
   ) => write('checks', { parts, ...with_ }, said)
   /** Without signal, or with readings still waiting, nobody can know what stands in the way: it is kept as pressed. */
@@ -106,14 +106,15 @@ export const useMachine = defineStore('machine', () => {
     })
   }
 
-  /** Fetches the machine anew when somebody else has written on its tape. */
+  /** Fetches the machine anew when somebody else has written on its tape, or on that of another unit of its feed. */
   async function hearNews() {
     const at = view.value
     if (at === null || sending.value) return
-    const { news } = await reach(
+    const { news, feed } = await reach(
       answer(api.GET('/api/v1/machines/{machine}/news', { params: { path: { machine: at.id } } })),
     )
-    if (news > (view.value?.news ?? 0) && !sending.value) await load(at.id)
+    const isNew = news > (view.value?.news ?? 0) || feed > (view.value?.feed?.news ?? feed)
+    if (isNew && !sending.value) await load(at.id)
   }
 
   return {

@@ -62,7 +62,7 @@ export const openValves: BenchSpec = {
   parts: [{ check: 'entry.open_valves', subject: 'circuit' }],
   sketch: markRaw(ValveBoard),
   board: true,
-  act: true,
+  act: 'valves',
   rows: [words('released'), table('valves', ['turns'], { grows: true, starts: true }), words('bubbled')],
 }
 

@@ -4,7 +4,7 @@ import { type BenchSpec, table } from '../spec'
 export const rootCause: BenchSpec = {
   id: 'rootCause',
   undrawn: true,
-  gathers: true,
+  gathers: 'job',
   parts: [{ check: 'diagnose.root_cause', subject: 'machine' }],
   rows: [
     table(

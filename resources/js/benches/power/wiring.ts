@@ -1,3 +1,4 @@
+import FeedMap from '@/drawings/FeedMap.vue'
 import { type BenchSpec, figure, grid, table, words } from '../spec'
 
 /** Millivolts across each joint under load: the one that runs hot. */
@@ -113,6 +114,36 @@ export const motorTaps: BenchSpec = {
       { grows: true },
     ),
     figure('tolerance'),
+  ],
+}
+
+/** What hangs on the panel, in which order: told once, known on every unit of it. */
+export const feed: BenchSpec = {
+  id: 'feed',
+  parts: [{ check: 'entry.feed', subject: 'machine' }],
+  gathers: 'site',
+  sketch: FeedMap,
+  board: true,
+  rows: [
+    words('panel'),
+    grid(['breaker', 'usable'], 2),
+    table(
+      'items',
+      [
+        { field: 'machine', seldom: true },
+        'mca',
+        { field: 'feeds_from', among: 'items' },
+        { field: 'largest', seldom: true },
+        { field: 'mocp', seldom: true },
+        { field: 'amps', seldom: true },
+        { field: 'kind', seldom: true },
+        { field: 'legs', seldom: true },
+        { field: 'phases', seldom: true },
+        { field: 'mode', seldom: true },
+        { field: 'on_since', seldom: true },
+      ],
+      { grows: true },
+    ),
   ],
 }
 

@@ -55,3 +55,31 @@ export const firstRun: BenchSpec = {
     grid(['starts_per_hour', 'rest'], 2),
   ],
 }
+
+/** One start by itself, told later or by hand: the first run is judged from all of them. */
+export const firstStep: BenchSpec = {
+  id: 'firstStep',
+  undrawn: true,
+  act: 'start',
+  parts: [{ check: 'entry.first_step', subject: 'machine' }],
+  rows: [
+    grid(['name', 'plate_amps'], 2),
+    words('kind'),
+    words('drive'),
+    grid(['started', 'stopped'], 2),
+    words('seen'),
+    words('seen_at'),
+    grid(['amps', 'seconds'], 2),
+    words('noise'),
+    grid(['suction_before', 'suction_after'], 2),
+    grid(['discharge_before', 'discharge_after'], 2),
+  ],
+}
+
+/** What it was like: it stands beside every amp reading of the next hour. */
+export const conditions: BenchSpec = {
+  id: 'conditions',
+  undrawn: true,
+  parts: [{ check: 'entry.conditions', subject: 'machine' }],
+  rows: [words('mode'), grid(['outdoor', 'return_air', 'head'])],
+}

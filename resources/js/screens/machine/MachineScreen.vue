@@ -12,6 +12,7 @@ import { useGuide } from '@/guide/useGuide'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import { usePocket } from '@/stores/pocket'
+import FeedAsks from './FeedAsks.vue'
 import FootLine from './FootLine.vue'
 import QuestionRail from './QuestionRail.vue'
 import TapePanel from './TapePanel.vue'
@@ -88,6 +89,14 @@ async function correct(entry: TapeEntry) {
   bench.value?.correct(place.tab, entry)
 }
 
+async function readToo(check: string) {
+  const place = tabOf(check, 'machine')
+  if (place === null) return
+  choose(place.gate)
+  await nextTick()
+  bench.value?.go(place.tab)
+}
+
 useKeys({
   n: nextQuestion,
   p: () => {
@@ -120,6 +129,7 @@ useKeys({
       <QuestionRail :gates="machine.view.gates" :chosen="gate" @choose="choose" />
     </aside>
     <section class="bench">
+      <FeedAsks @read="readToo" />
       <BenchPage :key="`${machine.view.id}-${gate}`" ref="bench" :gate="chosen" @choose="choose" />
     </section>
     <aside class="tape"><TapePanel ref="tape" @correct="correct" /></aside>

@@ -181,6 +181,7 @@ function print() {
           }}<template v-if="entry.license"> ({{ t('people.licenseNo', { no: entry.license }) }})</template
           ><template v-if="entry.instrument"> · {{ entry.instrument }}</template
           ><template v-if="entry.source"> · {{ entry.source }}</template
+          ><template v-if="entry.conditions"> · {{ entry.conditions }}</template
           ><span v-if="entry.instrumentOverdue" class="overdue">
             ·
             {{

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Machine;
+use App\Models\SiteJob;
+use App\Support\CurrentCompany;
+use Illuminate\Database\ConnectionInterface;
+use IronStart\Core\Power\FeedQuestions;
+
+/** On which feeds machines hang, and what was found on the others of each: one query for one machine as for a hundred. */
+final readonly class Feeds
+{
+    /** What happened on the tapes of a feed's units, doubted and corrected entries left out, in the order of time. */
+    private const EVENTS = <<<'SQL'
+        SELECT json_agg(json_build_object('machine', u.name, 'what', coalesce(verdicts.check, e.kind), 'subject', coalesce(verdicts.subject, ''),
+            'status', coalesce(verdicts.status, ''), 'codes', coalesce(verdicts.codes, '[]'::jsonb), 'from', coalesce(e.details->>'from', ''), 'at', floor(date_part('epoch', e.placed_at) * 1000)) ORDER BY e.placed_at, e.machine_id, e.at)
+        FROM feed_members unit
+        JOIN machines u ON u.id = unit.machine_id
+        JOIN entries e ON e.company_id = unit.company_id AND e.machine_id = unit.machine_id AND e.kind IN ('check', 'supply_work')
+        LEFT JOIN verdicts ON verdicts.company_id = e.company_id AND verdicts.machine_id = e.machine_id AND verdicts.at = e.at
+        WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel
+            AND (e.kind = 'supply_work' OR verdicts.check IN (%s))
+            AND NOT EXISTS (SELECT 1 FROM suspect_marks s WHERE s.company_id = e.company_id AND s.machine_id = e.machine_id AND s.target_at = e.at)
+            AND NOT EXISTS (SELECT 1 FROM entries c WHERE c.company_id = e.company_id AND c.machine_id = e.machine_id AND c.supersedes = e.at)
+        SQL;
+
+    public function __construct(private ConnectionInterface $db, private CurrentCompany $company)
+    {
+    }
+
+    /**
+     * @param list<int> $machines
+     * @return array<int, Feed> by machine id, where it hangs on one
+     */
+    public function of(array $machines): array
+    {
+        if ($machines === []) {
+            return [];
+        }
+        $events = sprintf(self::EVENTS, implode(', ', array_fill(0, count(FeedQuestions::READ), '?')));
+        $rows = $this->db->table('feed_members as mine')->where('mine.company_id', $this->company->id())->whereIn('mine.machine_id', $machines)
+            ->join('verdicts as told', fn ($join) => $join->on('told.company_id', '=', 'mine.company_id')->on('told.machine_id', '=', 'mine.told_machine_id')->on('told.at', '=', 'mine.told_at'))
+            ->whereNotExists(fn ($doubt) => $doubt->from('suspect_marks as d')->whereColumn('d.company_id', 'mine.company_id')->whereColumn('d.machine_id', 'mine.told_machine_id')->whereColumn('d.target_at', 'mine.told_at'))
+            ->join('machines', 'machines.id', '=', 'mine.machine_id')
+            ->select(['mine.machine_id', 'machines.name as machine', 'mine.name', 'mine.panel', 'told.input'])
+            ->selectRaw("(SELECT json_object_agg(u.name, u.id) FROM feed_members unit JOIN machines u ON u.id = unit.machine_id WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel) AS units, (SELECT coalesce(sum(u.last_at), 0) FROM feed_members unit JOIN machines u ON u.id = unit.machine_id WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel AND unit.machine_id <> mine.machine_id) AS news, ($events) AS events", FeedQuestions::READ)
+            ->get();
+        $feeds = [];
+        foreach ($rows as $row) {
+            $feeds[$row->machine_id] = new Feed($row->panel, $row->machine, $row->name, (array) json_decode($row->input, true), (array) json_decode($row->units, true), (array) json_decode($row->events ?? '[]', true), (int) $row->news);
+        }
+
+        return $feeds;
+    }
+
+    /**
+     * The units of a machine's site as they may hang on one feed, with what their nameplates ask of it; of several of one
+     * name the newest.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function unitsAt(Machine $machine): array
+    {
+        $of = [];
+        foreach (SiteJob::query()->with('machines.sheet')->where('site_id', $machine->loadMissing('job')->job->site_id)->get()->sortBy('id') as $job) {
+            foreach ($job->machines->sortBy('id') as $unit) {
+                $of[$unit->name] = ['name' => $unit->name, 'machine' => $unit->name] + Standings::sheet($unit)->onFeeder();
+            }
+        }
+        ksort($of, SORT_NATURAL);
+
+        return array_values($of);
+    }
+
+    /**
+     * @param list<int> $machines
+     * @return array<int, string> the panel each hangs on, where somebody told
+     */
+    public function panelsOf(array $machines): array
+    {
+        return array_map(strval(...), $this->db->table('feed_members')->where('company_id', $this->company->id())->whereIn('machine_id', $machines)->pluck('panel', 'machine_id')->all());
+    }
+
+    /** @return list<int> the machines of the feed one hangs on, itself too; none where nobody told */
+    public function unitsOf(int $machine): array
+    {
+        return array_values(array_map(intval(...), $this->db->table('feed_members as mine')->where('mine.company_id', $this->company->id())->where('mine.machine_id', $machine)
+            ->join('feed_members as unit', fn ($join) => $join->on('unit.company_id', '=', 'mine.company_id')->on('unit.site_id', '=', 'mine.site_id')->on('unit.panel', '=', 'mine.panel'))
+            ->orderBy('unit.machine_id')->pluck('unit.machine_id')->all()));
+    }
+
+    /** How far the tapes of the others of its feed have gone on, as one number that rises. */
+    public function newsOf(int $machine): int
+    {
+        return (int) $this->db->table('feed_members as mine')->where('mine.company_id', $this->company->id())->where('mine.machine_id', $machine)
+            ->join('feed_members as unit', fn ($join) => $join->on('unit.company_id', '=', 'mine.company_id')->on('unit.site_id', '=', 'mine.site_id')->on('unit.panel', '=', 'mine.panel')->on('unit.machine_id', '<>', 'mine.machine_id'))
+            ->join('machines', 'machines.id', '=', 'unit.machine_id')->sum('machines.last_at');
+    }
+}

@@ -13,18 +13,24 @@ use IronStart\Core\Power\FeedQuestions;
 /** On which feeds machines hang, and what was found on the others of each: one query for one machine as for a hundred. */
 final readonly class Feeds
 {
-    /** What happened on the tapes of a feed's units, doubted and corrected entries left out, in the order of time. */
+    /**
+     * What happened last on the tapes of a feed's units, of each reading by what it came to; doubted and corrected entries
+     * left out.
+     */
     private const EVENTS = <<<'SQL'
-        SELECT json_agg(json_build_object('machine', u.name, 'what', coalesce(verdicts.check, e.kind), 'subject', coalesce(verdicts.subject, ''),
-            'status', coalesce(verdicts.status, ''), 'codes', coalesce(verdicts.codes, '[]'::jsonb), 'from', coalesce(e.details->>'from', ''), 'at', floor(date_part('epoch', e.placed_at) * 1000)) ORDER BY e.placed_at, e.machine_id, e.at)
-        FROM feed_members unit
-        JOIN machines u ON u.id = unit.machine_id
-        JOIN entries e ON e.company_id = unit.company_id AND e.machine_id = unit.machine_id AND e.kind IN ('check', 'supply_work')
-        LEFT JOIN verdicts ON verdicts.company_id = e.company_id AND verdicts.machine_id = e.machine_id AND verdicts.at = e.at
-        WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel
-            AND (e.kind = 'supply_work' OR verdicts.check IN (%s))
-            AND NOT EXISTS (SELECT 1 FROM suspect_marks s WHERE s.company_id = e.company_id AND s.machine_id = e.machine_id AND s.target_at = e.at)
-            AND NOT EXISTS (SELECT 1 FROM entries c WHERE c.company_id = e.company_id AND c.machine_id = e.machine_id AND c.supersedes = e.at)
+        SELECT json_agg(json_build_object('machine', one.name, 'what', one.what, 'subject', one.subject, 'status', one.status, 'codes', one.codes, 'from', one.told, 'at', floor(date_part('epoch', one.placed_at) * 1000)) ORDER BY one.placed_at, one.machine_id, one.place)
+        FROM (SELECT DISTINCT ON (unit.machine_id, coalesce(verdicts.check, e.kind), verdicts.status, jsonb_exists_any(verdicts.codes, array['supply_reversed', 'phase_lost']))
+                u.name, unit.machine_id, coalesce(verdicts.check, e.kind) AS what, coalesce(verdicts.subject, '') AS subject, coalesce(verdicts.status, '') AS status,
+                coalesce(verdicts.codes, '[]'::jsonb) AS codes, coalesce(e.details->>'from', '') AS told, e.placed_at, e.at AS place
+            FROM feed_members unit
+            JOIN machines u ON u.id = unit.machine_id
+            JOIN entries e ON e.company_id = unit.company_id AND e.machine_id = unit.machine_id AND e.kind IN ('check', 'supply_work')
+            LEFT JOIN verdicts ON verdicts.company_id = e.company_id AND verdicts.machine_id = e.machine_id AND verdicts.at = e.at
+            WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel
+                AND (e.kind = 'supply_work' OR verdicts.check IN (%s))
+                AND NOT EXISTS (SELECT 1 FROM suspect_marks s WHERE s.company_id = e.company_id AND s.machine_id = e.machine_id AND s.target_at = e.at)
+                AND NOT EXISTS (SELECT 1 FROM entries c WHERE c.company_id = e.company_id AND c.machine_id = e.machine_id AND c.supersedes = e.at)
+            ORDER BY unit.machine_id, coalesce(verdicts.check, e.kind), verdicts.status, jsonb_exists_any(verdicts.codes, array['supply_reversed', 'phase_lost']), e.placed_at DESC, e.at DESC) one
         SQL;
 
     public function __construct(private ConnectionInterface $db, private CurrentCompany $company)

@@ -21,7 +21,7 @@ use IronStart\Core\Chain\Seal;
 /** The record of a machine: its twelve answers, then the evidence. */
 final class RecordSheet
 {
-    public function __construct(private readonly Standings $standings, private readonly TapeReader $tape, private readonly JobParts $parts, private readonly CompanyKeys $keys, private readonly AsChained $chained)
+    public function __construct(private readonly Standings $standings, private readonly TapeReader $tape, private readonly JobParts $parts, private readonly CompanyKeys $keys, private readonly AsChained $chained, private readonly AsLeftList $left)
     {
     }
 
@@ -69,6 +69,7 @@ final class RecordSheet
             notes: self::notes($standing, $evidence),
             differs: $this->chained->faults($machine),
             pages: OnePage::there($evidence),
+            asLeft: $this->left->of($evidence),
         );
     }
 

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Machine;
+use App\Queries\AsLeftList;
 use App\Queries\RecordSheet;
 use App\Queries\Standings;
 use App\Refusals\Refusal;
+use App\Views\AsLeftView;
 use App\Views\PhotoView;
 use App\Views\TapeEntry;
+use App\Views\ToldView;
+use IronStart\Core\Plan\AsLeft;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Wording\Phrases;
 
@@ -28,11 +32,15 @@ final class OnePage
         'label' => ['charge.weigh_in'],
         'finding' => ['entry.finding'],
         'form' => ['entry.maker_form'],
+        'as_left' => AsLeft::FROM,
+        'door' => ['power.rotation', 'power.circuit', 'power.fault_current', 'compressor.match'],
     ];
     /** How tall its drawings may get, so that all of it stands on one page. */
-    private const TALLEST = ['curb' => 330, 'crane' => 280, 'order' => 170, 'options' => 0, 'label' => 0, 'finding' => 0, 'form' => 0];
+    private const TALLEST = ['curb' => 330, 'crane' => 280, 'order' => 170, 'options' => 0, 'label' => 0, 'finding' => 0, 'form' => 0, 'as_left' => 0, 'door' => 0];
     /** Their figures are sentences: one a line. */
-    private const IN_LINES = ['finding', 'form'];
+    private const IN_LINES = ['finding', 'form', 'door'];
+    /** They tell of every part and matter, and of whatever of it there is. */
+    private const OF_ALL = ['label', 'as_left', 'door'];
     private const WIDTH = 816;
     private const HEIGHT = 1056;
     private const MARGIN = 56;
@@ -45,7 +53,7 @@ final class OnePage
     /** Of a letter's height; bold ones are the widest. */
     private const LETTER = 0.6;
 
-    public function __construct(private readonly RecordSheet $record, private readonly Paper $paper, private readonly Phrases $phrases, private readonly ChargeLabel $label, private readonly PhotoStore $photos)
+    public function __construct(private readonly RecordSheet $record, private readonly Paper $paper, private readonly Phrases $phrases, private readonly ChargeLabel $label, private readonly DoorLabel $door, private readonly AsLeftList $left, private readonly PhotoStore $photos)
     {
     }
 
@@ -104,7 +112,7 @@ final class OnePage
     {
         $recorded = array_flip(array_map(fn (TapeEntry $e): string => $e->suspect === '' ? $e->check : '', $evidence));
 
-        return array_keys(array_filter(self::CHECKS, fn (array $checks): bool => isset($recorded[$checks[0]])));
+        return array_keys(array_filter(self::CHECKS, fn (array $checks, string $page): bool => $page === 'as_left' ? array_intersect_key(array_flip($checks), $recorded) !== [] : isset($recorded[$checks[0]]), ARRAY_FILTER_USE_BOTH));
     }
 
     /** @return non-empty-list<TapeEntry> the newest of each check that counts */
@@ -119,16 +127,16 @@ final class OnePage
         }
         $checks = self::CHECKS[$page] ?? [];
         // A label tells of every circuit; the other pages of one thing each.
-        $of = fn (string $check): array => $page === 'label' ? array_values($newest[$check] ?? []) : array_slice(array_values($newest[$check] ?? []), -1);
+        $of = fn (string $check): array => in_array($page, self::OF_ALL, true) ? array_values($newest[$check] ?? []) : array_slice(array_values($newest[$check] ?? []), -1);
         $entries = array_merge([], ...array_map($of, $checks));
 
-        return $entries === [] || ! isset($newest[$checks[0]]) ? throw Refusal::notFound() : $entries;
+        return $entries === [] || ($page !== 'as_left' && ! isset($newest[$checks[0]])) ? throw Refusal::notFound() : $entries;
     }
 
     /** What the page is about is drawn; the rigging of a crane's sheet is told in figures. */
     private static function drawing(string $page, TapeEntry $entry, int $width): string
     {
-        return $page === 'label' || $entry->check === 'survey.rigging' ? '' : Drawings::of($entry, (float) $width, (float) self::TALLEST[$page]);
+        return in_array($page, self::OF_ALL, true) || $entry->check === 'survey.rigging' ? '' : Drawings::of($entry, (float) $width, (float) self::TALLEST[$page]);
     }
 
     /** @return list<array{string, string}> readings and answers with their names; what is read of one item of a list stands together */
@@ -138,6 +146,12 @@ final class OnePage
             $refrigerant = Standings::sheet($machine)->figure('circuit.refrigerant', $entry->subject);
 
             return $this->label->figures($entry, is_string($refrigerant) ? $refrigerant : '');
+        }
+        if ($page === 'door') {
+            return $this->door->figures($entry);
+        }
+        if ($page === 'as_left') {
+            return array_merge([], ...array_map(fn (AsLeftView $matter): array => array_map(fn (ToldView $row): array => [$row->label, $row->value], $matter->rows), $this->left->of([$entry])));
         }
         if ($page === 'form') {
             $items = json_decode((string) json_encode($entry->input), true)['items'] ?? [];

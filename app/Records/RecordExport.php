@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Models\Machine;
+use App\Views\AsLeftView;
 use App\Views\GateView;
 use App\Views\MissingView;
 use App\Views\RecordView;
+use App\Views\ToldView;
 use Illuminate\Database\ConnectionInterface;
 use IronStart\Core\Chain\Chain;
 use IronStart\Core\Chain\RecordProof;
@@ -36,6 +38,7 @@ final class RecordExport
             'machine' => (object) ['name' => $record->machine, 'place' => $machine->place, 'serial' => $record->serial, 'model' => $record->model, 'summary' => $record->summary, 'history' => $record->history],
             'status' => $record->status,
             'answers' => array_map(self::answer(...), $record->answers),
+            'as_left' => array_map(fn (AsLeftView $matter): \stdClass => (object) ['matter' => $matter->matter, 'title' => $matter->title, 'rows' => array_map(fn (ToldView $row): \stdClass => (object) ['name' => $row->label, 'value' => $row->value], $matter->rows)], $record->asLeft),
             'chain' => $this->links($machine),
             'digest' => $record->digest === '' ? Chain::start($record->recordId) : $record->digest,
         ];

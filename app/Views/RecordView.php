@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** The record of a machine: twelve answers, then the evidence. */
-#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'overrides', 'putBack', 'evidence', 'people', 'readings', 'verdicts', 'items', 'partsOut', 'facts', 'signOff', 'recordId', 'digest', 'fingerprint', 'instruments', 'notes', 'differs', 'pages'])]
+#[OA\Schema(required: ['company', 'site', 'address', 'job', 'machine', 'summary', 'serial', 'model', 'history', 'madeAt', 'status', 'answers', 'overrides', 'putBack', 'evidence', 'people', 'readings', 'verdicts', 'items', 'partsOut', 'facts', 'signOff', 'recordId', 'digest', 'fingerprint', 'instruments', 'notes', 'differs', 'pages', 'asLeft'])]
 final readonly class RecordView
 {
     /**
@@ -23,6 +23,7 @@ final readonly class RecordView
      * @param list<string> $pages
      * @param list<string> $notes what stands on the first page besides: out of order, late, doubted
      * @param list<string> $differs what is not as it was chained when it was written, a sentence each
+     * @param list<AsLeftView> $asLeft how it was left, by matter
      */
     public function __construct(
         #[OA\Property()]
@@ -82,8 +83,10 @@ final readonly class RecordView
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $differs,
         /** Matters there is a page of their own for. */
-        #[OA\Property(items: new OA\Items(type: 'string', enum: ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form']))]
+        #[OA\Property(items: new OA\Items(type: 'string', enum: ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door']))]
         public array $pages,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: AsLeftView::class))]
+        public array $asLeft,
     ) {
     }
 }

@@ -11,7 +11,7 @@ $width = 960;
 $quality = 72;
 $from = [
     'today' => 'today', 'survey' => 'machine-survey', 'out' => 'machine-out', 'set' => 'set', 'pipe' => 'machine-pipe', 'tight' => 'machine-tight', 'dry' => 'machine-dry',
-    'power' => 'machine-power', 'run' => 'machine-run', 'charge' => 'machine-charge', 'air' => 'machine-air', 'controls' => 'machine-controls', 'handover' => 'handover',
+    'power' => 'machine-power', 'run' => 'machine-first-run', 'charge' => 'machine-charge', 'air' => 'machine-air', 'controls' => 'machine-controls', 'handover' => 'handover',
 ];
 foreach ($from as $to => $name) {
     $file = array_values(array_filter(["$root/var/guide/$name.png", "$root/docs/screenshots/$name.png"], is_file(...)))[0] ?? null;

@@ -56,6 +56,14 @@ th { font: bold 8.5pt figures; color: #59636a }
 <tr class="{{ $one->state }}"><td class="state"><div></div></td><td style="width:36%"><h3>{{ $one->question }}</h3></td><td class="said">{!! $t($one->sentence) !!}@foreach ($one->notes as $note)<br><span class="soft">{!! $t($note) !!}</span>@endforeach</td></tr>
 @endforeach
 </table>
+@if ($record->asLeft !== [])
+<h2>As left</h2>
+<table>
+@foreach ($record->asLeft as $matter)
+<tr><td style="width:26%"><h3>{{ $matter->title }}</h3></td><td>@foreach ($matter->rows as $row)<span>{!! $t("$row->label: $row->value") !!}</span>@if (! $loop->last) &nbsp;·&nbsp; @endif @endforeach</td></tr>
+@endforeach
+</table>
+@endif
 <h2>Signed</h2>
 @forelse ($record->signOff->signatures as $one)
 <div class="sign"><img src="{{ $svg($signature($one->strokes)) }}"><p>{!! $t($one->name) !!}, {{ $role($one->role) }}</p><p class="soft">{{ $when($one->when) }}, entry {{ $one->at }}</p></div>

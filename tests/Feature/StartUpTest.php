@@ -39,6 +39,9 @@ final class StartUpTest extends FeatureTestCase
         $this->rotation($starter, $machine, 'abc', ['C1' => ['pressure_moved' => true, 'noise' => 'normal', 'hours_backwards' => '8 s'], 'C2' => ['pressure_moved' => true, 'noise' => 'normal'], 'Blower' => ['observed' => 'correct']]);
         $amps = fn (string $name, string $kind, string $plate): array => ['name' => $name, 'kind' => $kind, 'amps_a' => '6 A', 'amps_b' => '6.1 A', 'amps_c' => '6 A', 'plate_amps' => $plate];
         $this->record($starter, $machine, 'power.running_amps', ['doors_on' => true, 'loads' => [$amps('C1', 'scroll', '9.7 A'), $amps('Blower', 'blower', '7.6 A')]])
+            ->assertCreated()->assertJsonPath('machine.gates.7.state', 'asking');
+        // Its refrigerant burns, as its sheet knows: the leak sensor is tried too.
+        $this->record($starter, $machine, 'safety.leak_sensor', ['refrigerant' => 'R-454B', 'fitted' => true, 'recognised' => true, 'method' => 'simulated', 'blower_on' => true, 'compressor_off' => true, 'ignition_off' => true, 'seconds' => 6, 'reset' => true, 'airflow' => '4850 cfm', 'min_airflow' => '1020 cfm'])
             ->assertCreated()->assertJsonPath('machine.gates.7.state', 'answered')->assertJsonPath('machine.current', 9);
     }
 

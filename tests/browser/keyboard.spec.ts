@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
-import { AMPS, freshDemo, gate, POWER, RUN, verdict } from './helpers'
+import { AMPS, freshDemo, gate, POWER, PUMPS, RUN, verdict } from './helpers'
 
 test.beforeAll(freshDemo)
 
@@ -30,6 +30,22 @@ async function pick(page: Page, group: Locator, word: string): Promise<void> {
   await expect(radio).toBeChecked()
 }
 
+/** One reading of the first run. */
+async function figure(page: Page, box: string, name: string): Promise<void> {
+  await reach(page, page.getByLabel(`${box}, ${name}`))
+  await page.keyboard.type(PUMPS[box as keyof typeof PUMPS])
+}
+
+/** A date and a time as they are typed into a box of the browser's own. */
+async function typeMoment(page: Page, at: Date): Promise<void> {
+  const two = (one: number) => String(one).padStart(2, '0')
+  await page.keyboard.type(`${two(at.getMonth() + 1)}${two(at.getDate())}${at.getFullYear()}`)
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.type(
+    `${two(at.getHours() % 12 || 12)}${two(at.getMinutes())}${at.getHours() < 12 ? 'AM' : 'PM'}`,
+  )
+}
+
 async function recorded(page: Page): Promise<void> {
   const slips = page.locator('.slip')
   const before = await slips.count()
@@ -57,6 +73,7 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await page.keyboard.press(']')
   await page.keyboard.press(']')
   await page.keyboard.press(']')
+  await page.keyboard.press(']')
   await expect(page.getByRole('tab', { name: 'Lockout' })).toHaveAttribute('aria-selected', 'true')
   await reach(page, page.getByLabel('Lock', { exact: true }))
   await page.keyboard.type('15')
@@ -73,9 +90,7 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await recorded(page)
   await expect(page.locator('.entry-out')).toContainText('Lock 15 on')
 
-  await page.keyboard.press('[')
-  await page.keyboard.press('[')
-  await page.keyboard.press('[')
+  await toTab(page, 'Rotation')
   await pick(page, group('Phase rotation meter'), 'A-B-C')
   await recorded(page)
   await expect(gate(page, POWER)).toHaveClass(/answered/)
@@ -89,6 +104,20 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await expect(page.locator('.entry-out')).toHaveCount(0)
   await page.keyboard.press('n')
   await expect(page.getByRole('heading', { name: RUN })).toBeVisible()
+  // Crankcase heat since yesterday, with the shell that proves it.
+  await expect(page.getByRole('tab', { name: /^Crankcase heat/ })).toHaveAttribute('aria-selected', 'true')
+  await reach(page, page.getByRole('textbox', { name: /^Heater on since/ }))
+  await typeMoment(page, new Date(Date.now() - 15 * 3_600_000))
+  for (const [box, degrees] of [
+    ['Compressor shell', '62'],
+    ['Outdoor air', '34'],
+  ] as const) {
+    await reach(page, page.getByLabel(box))
+    await page.keyboard.type(degrees)
+  }
+  await expect(verdict(page)).toContainText('It has had its 12 h')
+  await page.keyboard.press('Escape')
+  await recorded(page)
   const items = page.locator('.walked fieldset')
   for (let i = 0; i < (await items.count()); i++) {
     const isNeutral = /^Neutral/.test((await items.nth(i).textContent()) ?? '')
@@ -99,9 +128,21 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   }
   await expect(verdict(page)).toContainText('Ready')
   await recorded(page)
-  await expect(page.getByRole('button', { name: 'Starting it now' })).toBeEnabled()
-  await recorded(page)
-  await expect(page.locator('.slip').first()).toContainText('Starting it now')
+
+  // The first run: R is the press at hand.
+  await expect(page.getByRole('tab', { name: /^First run/ })).toHaveAttribute('aria-selected', 'true')
+  for (const name of ['Blower', 'C1', 'C2', 'Heat']) {
+    for (const box of name.startsWith('C') ? Object.keys(PUMPS).slice(0, 2) : [])
+      await figure(page, box, name)
+    await expect(page.getByRole('button', { name: `Start ${name}` })).toBeEnabled()
+    await page.keyboard.press('Escape')
+    await recorded(page)
+    await expect(page.getByRole('button', { name: 'Right', exact: true })).toBeEnabled()
+    for (const box of name.startsWith('C') ? Object.keys(PUMPS).slice(2) : []) await figure(page, box, name)
+    await page.keyboard.press('Escape')
+    await recorded(page)
+    await expect(page.locator('.slip', { hasText: `${name} runs right.` })).toHaveCount(1)
+  }
 
   // Loaded voltage, wheel, amps: Run is answered.
   await expect(page.getByRole('tab', { name: 'Loaded voltage' })).toHaveAttribute('aria-selected', 'true')
@@ -145,6 +186,22 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
     await page.keyboard.press('Enter')
   }
   await expect(verdict(page)).toContainText('All 5 motors')
+  await recorded(page)
+  await expect(page.getByRole('tab', { name: /^Leak sensor/ })).toHaveAttribute('aria-selected', 'true')
+  await pick(page, group(/^Sensor fitted/), 'yes')
+  await pick(page, group(/^The board knows it/), 'yes')
+  await pick(page, group('Tested by'), "the board's test")
+  for (const word of [/^Blower came on/, /^Compressor stopped/, /^Heat and sparks off/])
+    await pick(page, group(word), 'yes')
+  await reach(page, page.getByLabel('Time it took'))
+  await page.keyboard.type('6')
+  await reach(page, page.getByLabel('Blower ran on'))
+  await page.keyboard.type('5')
+  await pick(page, group(/^It reset/), 'yes')
+  await reach(page, page.getByLabel('Airflow', { exact: true }))
+  await page.keyboard.type('4850')
+  await expect(verdict(page)).toContainText('A leak alarm makes it safe')
+  await page.keyboard.press('Escape')
   await recorded(page)
   await expect(gate(page, RUN)).toHaveClass(/answered/)
 

@@ -10,9 +10,12 @@ import {
   POWER,
   record,
   RUN,
+  runFirst,
   seen,
   signIn,
+  tripLeakSensor,
   walkPrestart,
+  warm,
 } from './helpers'
 
 test.beforeAll(freshDemo)
@@ -20,8 +23,8 @@ const AIR = 'Is it moving enough air and making enough heat?'
 const CONTROLS = 'Does it do what the controls call for?'
 const LEAVE = 'Can we leave?'
 const AIM = 90
-/** What it took when this was written: it may only become less. */
-const MOST = 220
+/** What it took when this was written, with the first run and the leak sensor in it: it may only become less. */
+const MOST = 255
 
 /** Counts what a person does: presses, and keys other than those of the figures. */
 async function counted(page: Page): Promise<() => Promise<number>> {
@@ -110,11 +113,12 @@ test('a rooftop unit from a reversed supply to a signed record', async ({ page, 
   // Run.
   await closeAll(page, 'two lines swapped, lock off')
   await gate(page, RUN).getByRole('button').click()
+  await warm(page)
+  await record(page)
   await openTab(page, 'Pre-start list')
   await walkPrestart(page)
   await record(page)
-  await openTab(page, 'Start')
-  await page.getByRole('button', { name: 'Starting it now' }).click()
+  await runFirst(page)
   await openTab(page, 'Loaded voltage')
   await down(page, page.getByLabel('L1–L2 (A–B)'), ['478', '475', '480'])
   await record(page)
@@ -131,6 +135,8 @@ test('a rooftop unit from a reversed supply to a signed record', async ({ page, 
     '9.2 9.3 9.1 9.1 9.2 9.0 7.0 7.1 7.0 1.2 1.2'.split(' '),
   )
   await choose(page, 'Doors and panels on', 'yes')
+  await record(page)
+  await tripLeakSensor(page)
   await record(page)
   await expect(gate(page, RUN)).toHaveClass(/answered/)
   await mark('Run')

@@ -23,7 +23,7 @@ use Illuminate\Support\Collection;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-#[OA\Parameter(parameter: 'page', name: 'page', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form']))]
+#[OA\Parameter(parameter: 'page', name: 'page', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door']))]
 #[OA\Parameter(parameter: 'form', name: 'form', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['pdf', 'svg']))]
 final class RecordController
 {

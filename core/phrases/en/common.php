@@ -288,7 +288,7 @@ return [
         'permit' => 'Permit for the crane', 'quiet' => 'Quiet hours of the site', 'ground' => 'Look at the ground before the crane is up', 'signals' => 'Who signals the crane',
         'elevator' => 'Book the elevator', 'hatch' => 'Hatch: the key, and who closes it', 'settled' => 'As written in entry'],
     'days' => ['look' => 'Next look', 'register' => 'Warranty', 'covered' => 'Warranty', 'item' => 'Open item', 'put_back' => 'To put back'],
-    'pages' => ['curb' => 'Curb sketch', 'crane' => 'Crane sheet', 'order' => 'Order sheet', 'options' => 'Options', 'label' => 'Charge label', 'finding' => 'What we found', 'form' => 'The maker\'s start-up form'],
+    'pages' => ['curb' => 'Curb sketch', 'crane' => 'Crane sheet', 'order' => 'Order sheet', 'options' => 'Options', 'label' => 'Charge label', 'finding' => 'What we found', 'form' => 'The maker\'s start-up form', 'as_left' => 'As left', 'door' => 'Panel door label'],
     'options_rows' => ['capacity' => 'Capacity', 'capacity_largest_out' => 'With the largest down', 'feeder_need' => 'Feeder need', 'new_circuits' => 'New circuits', 'weight' => 'Weight', 'cost' => 'Cost', 'days' => 'Days'],
     'proved_back' => [
         'valve_shut' => 'open again, per its entry',
@@ -361,6 +361,12 @@ return [
         'fixed_orifice' => 'Fixed orifice or piston?', 'flammable' => 'Is it an A2L or other flammable refrigerant?', 'small_room' => 'Does it serve a small occupied room?', 'test_mode' => 'Does the sheet give a test mode?',
         'gas_heat' => 'Gas heat?', 'electric_heat' => 'Electric heat?', 'float' => 'Is there a condensate float switch?', 'outside_air' => 'Does it bring in outside air or have an economizer?',
         'belt' => 'Belt-drive blower?', 'staged' => 'More than one stage?', 'leaving_air' => 'Controlled on leaving (discharge) air?',
+    ],
+    'as_left' => [
+        'overloads' => 'Overload dials', 'monitor' => 'Phase monitor', 'drives' => 'Drives', 'taps' => 'Taps', 'sheave' => 'Sheave', 'settings' => 'Set points', 'swaps' => 'Conductors swapped', 'lugs' => 'Lug torque', 'fault_current' => 'Fault current',
+    ],
+    'as_left_names' => [
+        'nominal' => 'Set for', 'trip_percent' => 'Trips at', 'unbalance_percent' => 'Unbalance', 'delay' => 'Delay', 'transformer' => 'Control transformer', 'turns_open' => 'Turns open', 'driver_pitch' => 'Driver pitch', 'rpm_now' => 'Blower', 'label_amps' => 'On the label',
     ],
     'feed' => [
         'reversed' => '{from} came in reversed on {panel}, which feeds this unit too. Read the rotation here before anybody starts it.',

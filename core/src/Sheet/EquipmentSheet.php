@@ -9,6 +9,7 @@ use IronStart\Core\Check\FieldType;
 use IronStart\Core\Power\PlateVoltage;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Quantity;
+use IronStart\Core\Refrigerant\Refrigerant;
 
 /**
  * The equipment sheet of a model, as far as the checks and gates draw on it: which figure fills which field of a check
@@ -173,6 +174,7 @@ final readonly class EquipmentSheet
     {
         return array_keys(array_filter([
             'single_phase' => $this->at('electrical.phases') === 1,
+            'flammable' => array_filter($this->list('circuits'), fn (array $c): bool => Refrigerant::named((string) ($c['refrigerant'] ?? ''))?->isFlammable() === true) !== [],
             'gas_heat' => is_array($this->at('heat.gas')),
             'electric_heat' => is_array($this->at('heat.electric')) && $this->at('heat.electric') !== [],
             'belt' => $this->at('air.blower_drive') === 'belt' || ($this->at('air.blower_drive') === null && is_array($this->at('air.drive'))),
@@ -271,7 +273,7 @@ final readonly class EquipmentSheet
         $hasHeat = is_array($this->at('heat.gas')) || ! in_array($this->at('heat.electric'), [null, []], true);
         $starts = [...array_values($of(self::AIR_FIRST)), ...array_values($of(self::COMPRESSORS))];
 
-        return $starts === [] ? [] : [...$starts, ...($hasHeat ? [['name' => 'heat', 'kind' => 'heat']] : [])];
+        return $starts === [] ? [] : [...$starts, ...($hasHeat ? [['name' => 'Heat', 'kind' => 'heat']] : [])];
     }
 
     /** @return list<array{what: string, minutes: float}> the unit's own timers: none of them is a fault */

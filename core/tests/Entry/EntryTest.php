@@ -21,6 +21,7 @@ final class EntryTest extends TestCase
 
     private const FLAME = ['place' => 'roof', 'extinguisher' => true, 'first_flame_at' => '9:40'];
     private const JOINT = ['name' => 'drier', 'kind' => 'braze', 'by' => ['Mina']];
+    private const STARTED = ['name' => 'C1', 'kind' => 'scroll', 'started' => '2026-03-02T07:40:00'];
     private const LIFT = ['permit' => 'P-7', 'ground_by' => 'Rafe', 'signals' => 'Mina'];
 
     /** @return iterable<string, array{string, array<string, mixed>, list<string>}> */
@@ -107,6 +108,13 @@ final class EntryTest extends TestCase
         yield 'turns without end' => ['entry.valve', ['name' => 'liquid', 'kind' => 'service_liquid', 'state' => 'shut', 'turns' => 101], 'turns'];
         yield 'less than no oil' => ['entry.oil', ['out_amount' => '-1 floz'], 'out_amount'];
         yield 'a crane at a quarter past' => ['entry.lift_day', ['crane_up_at' => 'quarter past'] + self::LIFT, 'crane_up_at'];
+        yield 'a unit twice on one feed' => ['entry.feed', ['panel' => 'R-1', 'items' => [['name' => 'a', 'machine' => 'RTU-1'], ['name' => 'b', 'machine' => 'RTU-1']]], 'items.1.machine'];
+        yield 'fed from nobody' => ['entry.feed', ['panel' => 'R-1', 'items' => [['name' => 'a', 'feeds_from' => 'x']]], 'items.0.feeds_from'];
+        yield 'stopped before it started' => ['entry.first_step', ['stopped' => '2026-03-02T07:39:59'] + self::STARTED, 'stopped'];
+        yield 'seen before it started' => ['entry.first_step', ['seen_at' => '2026-03-02T07:39:59'] + self::STARTED, 'seen_at'];
+        yield 'one time with a zone' => ['entry.first_step', ['stopped' => '2026-03-02T07:41:00Z'] + self::STARTED, 'stopped'];
+        yield 'right, with suction that rose' => ['entry.first_step', ['seen' => 'good', 'suction_before' => '80 psig', 'suction_after' => '85.1 psig'] + self::STARTED, 'suction_after'];
+        yield 'no weather' => ['entry.conditions', ['outdoor' => '61 degC'], 'outdoor'];
         yield 'one lead with itself' => ['entry.swap', ['load' => 'supply', 'place' => 'upstream', 'first' => 'L1', 'second' => 'L1'], 'second'];
         yield 'leads of both sides' => ['entry.swap', ['load' => 'C1', 'place' => 'motor_leads', 'first' => 'T1', 'second' => 'L2'], 'second'];
         yield 'a word nobody knows' => ['entry.part_failed', ['what' => 'C1', 'how' => 'grounded', 'maker' => 'x'], 'maker'];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Power;
 
 use IronStart\Core\Check\Past;
+use IronStart\Core\Entry\Feed;
 use IronStart\Core\Power\Feeder;
 use IronStart\Core\Tests\Judges;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -74,5 +75,22 @@ final class FeederTest extends TestCase
         $circuit = $one('power.circuit', ['breaker' => '45 A'], ['usable_ampacity' => ['value' => 50, 'unit' => 'A']]);
         self::assertSame(['usable' => ['value' => 50.0, 'unit' => 'A'], 'breaker' => '45 A', 'swap_at' => 'feeder'], Feeder::bringsIn(new Past([$circuit, $one('entry.swap', ['place' => 'upstream'])]), 'machine'));
         self::assertSame([], Feeder::bringsIn(new Past([$one('entry.swap', ['place' => 'motor_leads'])]), 'machine'));
+    }
+
+    public function testTheFeedBringsWhatHangsOnItAndWhereTwoLinesWereSwapped(): void
+    {
+        $told = ['panel' => 'R-1', 'breaker' => '200 A', 'usable' => '180 A', 'phases' => 3, 'items' => [['name' => 'north', 'machine' => 'RTU-1', 'mca' => '32.8 A']]];
+        $circuit = ['check' => 'power.circuit', 'subject' => 'machine', 'status' => 'clear', 'codes' => [], 'input' => ['breaker' => '40 A'], 'values' => [], 'at' => 1];
+        $swap = fn (string $place): array => ['check' => 'entry.swap', 'subject' => 'machine', 'status' => 'clear', 'codes' => [], 'input' => ['place' => $place], 'values' => [], 'at' => 2];
+        $brought = fn (array ...$more): array => Feeder::bringsIn(new Past([$circuit, ...$more], feed: fn (): array => ['me' => 'north', 'input' => $told]), 'machine');
+        $feed = ['breaker' => '200 A', 'usable' => '180 A', 'phases' => 3, 'items' => [['name' => 'north', 'mca' => '32.8 A']]];
+        self::assertEquals($feed, $brought(), 'the feeder\'s own breaker, not the unit\'s');
+        self::assertEquals($feed + ['swap_at' => 'feeder'], $brought($swap('upstream')));
+        self::assertEquals($feed + ['swap_at' => 'north', 'swap_side' => 'line'], $brought($swap('terminal_block')));
+        self::assertEquals($feed + ['swap_at' => 'north', 'swap_side' => 'load'], $brought($swap('disconnect_load_side')));
+        self::assertSame($told, Feed::bringsIn(new Past(feed: fn (): array => ['me' => 'north', 'input' => $told]), 'machine'));
+        self::assertSame([], Feed::bringsIn(new Past(), 'machine'));
+        self::assertSame([], Feed::bringsIn(new Past(feed: fn (): null => null), 'machine'));
+        self::assertNotNull(Past::whenAsked(fn (): Past => new Past(feed: fn (): array => ['me' => 'north', 'input' => $told]))->feed());
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Run;
 
+use IronStart\Core\Check\Past;
 use IronStart\Core\Core;
+use IronStart\Core\Run\FirstStart;
 use IronStart\Core\Tests\Judges;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -105,5 +107,24 @@ final class FirstStartTest extends TestCase
         $said = Core::judge()->judge('run.first_start', self::starts(self::BLOWER, ['noise' => 'loud', 'discharge_after' => '151 psig', 'seen' => 'bad'] + self::C1 + self::PUMPS), 'us');
         self::assertSame('C1 does not pump: the pressures moved 0 psi.', $said->headline);
         self::assertContains('Off, and no second try.', $said->next);
+    }
+
+    public function testItsStartsAreThoseThatWereWrittenDownEachAsItWasToldLast(): void
+    {
+        $step = fn (string $name, string $started, array $more = [], string $check = 'entry.first_step'): array => ['check' => $check, 'subject' => 'machine', 'status' => 'clear', 'codes' => [], 'input' => ['name' => $name, 'started' => $started] + $more, 'values' => [], 'at' => 1];
+        $past = new Past([
+            $step('C1', '2026-03-02T07:45:00'),
+            $step('Blower', '2026-03-02T07:40:00'),
+            $step('C1', '2026-03-02T07:45:00', ['seen' => 'bad']),
+            $step('C1', '2026-03-02T08:20:00'),
+            $step('C2', '2026-03-02T07:30:00', check: 'entry.swap'),
+            ['input' => ['name' => 'C3']] + $step('C3', ''),
+        ]);
+        self::assertSame(['steps' => [
+            ['name' => 'Blower', 'started' => '2026-03-02T07:40:00'],
+            ['name' => 'C1', 'started' => '2026-03-02T07:45:00', 'seen' => 'bad'],
+            ['name' => 'C1', 'started' => '2026-03-02T08:20:00'],
+        ]], FirstStart::bringsIn($past, 'machine'));
+        self::assertSame(['steps' => []], FirstStart::bringsIn(new Past(), 'machine'));
     }
 }

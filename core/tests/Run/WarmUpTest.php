@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Run;
 
+use IronStart\Core\Check\Past;
 use IronStart\Core\Core;
+use IronStart\Core\Run\WarmUp;
 use IronStart\Core\Tests\Judges;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -124,5 +126,16 @@ final class WarmUpTest extends TestCase
         self::assertSame(['missing:shell'], self::judge('run.warm_up', ['shell' => null] + self::ON)->codes());
         self::assertSame(['missing:coldest_24h'], self::judge('run.warm_up', ['sheet_hours' => null, 'warm_up' => [['hours' => 3]]] + self::ON)->codes());
         self::assertSame(['missing:now'], self::judge('run.warm_up', ['now' => null] + self::ON)->codes());
+    }
+
+    public function testSinceWhenItHasPowerIsKnownUntilALockoutTookIt(): void
+    {
+        $one = fn (string $check, int $at, array $input = []): array => ['check' => $check, 'subject' => 'machine', 'status' => 'clear', 'codes' => [], 'input' => $input, 'values' => [], 'at' => $at];
+        $told = $one('run.warm_up', 3, ['now' => '2026-03-02T07:00:00', 'powered_since' => '2026-03-01T18:00:00', 'shell' => '60 degF']);
+        $brought = fn (array ...$recorded): array => WarmUp::bringsIn(new Past($recorded), 'machine');
+        self::assertSame([], $brought());
+        self::assertSame(['powered_since' => '2026-03-01T18:00:00'], $brought($told));
+        self::assertSame(['powered_since' => '2026-03-01T18:00:00'], $brought($one('power.lockout', 2), $told));
+        self::assertSame([], $brought($told, $one('power.lockout', 4)));
     }
 }

@@ -51,7 +51,7 @@ final class EquipmentSheetTest extends TestCase
         yield 'the questions of a form' => ['entry.maker_form', 'machine', ['items' => [['name' => 'Filters in place']]]];
         yield 'starts of a first run: air, then each compressor, then heat' => ['run.first_start', 'machine', ['steps' => [
             ['name' => 'Blower', 'kind' => 'blower', 'drive' => 'inverter', 'plate_amps' => '7.6 A'], ['name' => 'C1', 'kind' => 'scroll', 'drive' => 'across_line', 'plate_amps' => '9.7 A'],
-            ['name' => 'C2', 'kind' => 'screw', 'drive' => 'across_line', 'plate_amps' => '19 A'], ['name' => 'heat', 'kind' => 'heat'],
+            ['name' => 'C2', 'kind' => 'screw', 'drive' => 'across_line', 'plate_amps' => '19 A'], ['name' => 'Heat', 'kind' => 'heat'],
         ]]];
         yield 'a new compressor: what comes out, and the loads that stay' => ['compressor.match', 'compressor:C1', [
             'phases' => 3, 'old' => ['kind' => 'scroll', 'rla' => '9.7 A', 'oil' => 'POE', 'start' => 'across_line'], 'other_amps' => '29.2 A', 'other_largest' => '19.0 A',
@@ -98,8 +98,25 @@ final class EquipmentSheetTest extends TestCase
         self::assertSame([], $starts(['heat' => ['gas' => []]]));
         $pump = ['name' => 'P', 'kind' => 'pump', 'drive' => 'across_line', 'amps' => '2 A'];
         self::assertSame(['P'], array_column($starts(['electrical' => ['motors' => [$pump]]]), 'name'));
-        self::assertSame(['P', 'heat'], array_column($starts(['electrical' => ['motors' => [$pump]], 'heat' => ['electric' => [['kw' => '5 kW']]]]), 'name'));
+        self::assertSame(['P', 'Heat'], array_column($starts(['electrical' => ['motors' => [$pump]], 'heat' => ['electric' => [['kw' => '5 kW']]]]), 'name'));
         self::assertSame(['P'], array_column($starts(['electrical' => ['motors' => [$pump]], 'heat' => ['electric' => []]]), 'name'));
+    }
+
+    public function testTheTimersOfAUnitAndHowLongACompressorStaysOff(): void
+    {
+        $sheet = fn (array ...$delays): EquipmentSheet => new EquipmentSheet(['controls' => ['delays' => $delays]]);
+        $two = $sheet(['what' => 'second stage', 'minutes' => 5], ['what' => 'off_time', 'minutes' => 3.5], ['what' => 'no minutes']);
+        self::assertSame([['what' => 'second stage', 'minutes' => 5.0], ['what' => 'off time', 'minutes' => 3.5]], $two->delays());
+        self::assertSame('3.5 min', $two->figure('off_time', 'machine'));
+        self::assertSame('4 min', $sheet(['what' => 'Compressor off time', 'minutes' => 4])->figure('off_time', 'machine'));
+        self::assertNull($sheet(['what' => 'fan off', 'minutes' => 2])->figure('off_time', 'machine'));
+    }
+
+    public function testWhatAUnitAsksOfAFeeder(): void
+    {
+        $motors = [['name' => 'C1', 'kind' => 'scroll', 'amps' => '9.7 A'], ['name' => 'B', 'kind' => 'blower', 'amps' => '7.6 A'], ['name' => 'X', 'kind' => 'blower']];
+        self::assertSame(['mca' => '32.8 A', 'largest' => '9.7 A', 'mocp' => '40 A', 'phases' => 3], (new EquipmentSheet(['electrical' => ['mca' => '32.8 A', 'mocp' => '40 A', 'phases' => 3, 'motors' => $motors]]))->onFeeder());
+        self::assertSame([], (new EquipmentSheet([]))->onFeeder());
     }
 
     public function testTheOilOfACompressorIsItsOwnOrItsCircuits(): void
@@ -150,6 +167,8 @@ final class EquipmentSheetTest extends TestCase
         self::assertSame([], $facts([]));
         self::assertSame(['single_phase'], $facts(['electrical' => ['phases' => 1]]));
         self::assertSame(['electric_heat'], $facts(['heat' => ['electric' => ['kw' => 9]]]));
+        self::assertSame(['flammable'], $facts(['circuits' => [['name' => 'A', 'refrigerant' => 'R-410A'], ['name' => 'B', 'refrigerant' => 'R-454B']]]));
+        self::assertSame([], $facts(['circuits' => [['name' => 'A', 'refrigerant' => 'R-410A'], ['name' => 'B', 'refrigerant' => 'water'], ['name' => 'C']]]));
         self::assertSame(['belt'], $facts(['air' => ['blower_drive' => 'belt']]));
         self::assertSame([], $facts(['air' => ['blower_drive' => 'direct', 'drive' => ['turns' => 2]]]), 'direct drive is said');
     }

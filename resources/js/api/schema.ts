@@ -1483,6 +1483,12 @@ export interface components {
             what: string;
             about: string;
         };
+        /** @description What is set on a machine, of one matter: dials, drives, taps, set points. */
+        AsLeftView: {
+            matter: string;
+            title: string;
+            rows: components["schemas"]["ToldView"][];
+        };
         /** @description One thing of a bring list. */
         BringView: {
             id: string;
@@ -2118,7 +2124,8 @@ export interface components {
             instruments: components["schemas"]["InstrumentUsedView"][];
             notes: string[];
             differs: string[];
-            pages: ("curb" | "crane" | "order" | "options" | "label" | "finding" | "form")[];
+            pages: ("curb" | "crane" | "order" | "options" | "label" | "finding" | "form" | "as_left" | "door")[];
+            asLeft: components["schemas"]["AsLeftView"][];
         };
         /** @description What was recorded: its place on the tape, and the machine as it stands now, unless that was not asked for (Prefer: return=minimal). */
         RecordedView: {
@@ -2434,7 +2441,7 @@ export interface components {
         token: string;
         /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
         person: number;
-        page: "curb" | "crane" | "order" | "options" | "label" | "finding" | "form";
+        page: "curb" | "crane" | "order" | "options" | "label" | "finding" | "form" | "as_left" | "door";
         form: "pdf" | "svg";
         /** @description The refrigerants of the shelf: what each is, and its pressure over temperature at a place. */
         refrigerant: string;

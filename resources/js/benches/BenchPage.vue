@@ -21,6 +21,10 @@ const session = useSession()
 const overriding = ref(false)
 /** All benches of the question are shown, those seldom needed too. */
 const all = ref(false)
+/** Told by the first run itself; by hand only where somebody started something without it. */
+const BY_HAND = 'firstStep'
+/** Told on any unit of it, it is known on all. */
+const FEED = 'feed'
 /** What Run asks before the press. */
 const BEFORE_START = ['standing', 'warmUp', 'prestart', 'firstRun']
 const WITH_PARTS = [7, 8, 9]
@@ -56,7 +60,8 @@ const tabs = computed<Tab[]>(() => {
 /** A bench that is seldom needed stands where it is asked for, was used, or is opened by hand. */
 function isWanted(one: Tab): boolean {
   const spec = one.spec
-  if (spec === undefined && one.id === LOCKS.id) return all.value
+  if (one.id === LOCKS.id || one.id === BY_HAND) return all.value
+  if (one.id === FEED && (machine.view?.feed ?? null) !== null) return true
   if (spec === undefined || (all.value && !GUESTS.includes(one.id))) return true
   return (
     props.gate.missing.some((m) => isAbout(spec, m.check, m.subject)) ||

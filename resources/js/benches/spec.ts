@@ -22,6 +22,8 @@ export type Column = {
   among?: string
   /** It has a line of its own. */
   wide?: boolean
+  /** Its figure has three or four digits. */
+  broad?: boolean
   /** Behind a press until something stands in it. */
   seldom?: boolean
 }

@@ -362,8 +362,8 @@ export default {
     plate: 'of {amps}',
     apart: 'Moved apart',
     sum: {
-      cool: 'Together {amps} A; the nameplate has {plate} A in cooling.',
-      heat: 'Together {amps} A; the nameplate has {plate} A in heating.',
+      cool: 'Cooling: {amps} A without the fans, of {plate} A on the nameplate.',
+      heat: 'Heating: {amps} A of {plate} A on the nameplate.',
     },
     basis: 'A compressor moves the two gauges apart by 10 psi within ten seconds.',
     byHand: 'A start made without this screen',
@@ -603,12 +603,17 @@ export default {
     refrigerant_moved: 'Which valves are open or closed, and where the charge is.',
   },
   record: {
+    asLeft: 'As left',
     page: {
       curb: 'Curb sketch',
       crane: 'Crane sheet',
       order: 'Order sheet',
       options: 'Options',
       label: 'Charge label',
+      finding: 'What we found',
+      form: "Maker's form",
+      as_left: 'As left',
+      door: 'Panel door label',
     },
     answers: 'Twelve answers',
     evidence: 'The evidence',

@@ -131,10 +131,10 @@ export const feed: BenchSpec = {
       'items',
       [
         { field: 'machine', seldom: true },
-        'mca',
+        { field: 'mca', broad: true },
         { field: 'feeds_from', among: 'items' },
-        { field: 'largest', seldom: true },
-        { field: 'mocp', seldom: true },
+        { field: 'largest', seldom: true, broad: true },
+        { field: 'mocp', seldom: true, broad: true },
         { field: 'amps', seldom: true },
         { field: 'kind', seldom: true },
         { field: 'legs', seldom: true },
@@ -156,10 +156,10 @@ export const feeder: BenchSpec = {
     table(
       'items',
       [
-        'amps',
-        'mca',
-        'largest',
-        'mocp',
+        { field: 'mca', broad: true },
+        { field: 'largest', broad: true },
+        { field: 'mocp', broad: true },
+        { field: 'amps', seldom: true },
         { field: 'kind', seldom: true },
         { field: 'legs', seldom: true },
         { field: 'phases', seldom: true },

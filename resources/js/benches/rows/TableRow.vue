@@ -285,13 +285,12 @@ const none = computed({
   },
 })
 /** The names of another table's rows, to be pressed. */
-const choicesOf = (column: Column) =>
+const choicesOf = (column: Column, of: string) =>
   column.among === undefined
     ? undefined
-    : (bench.context.value.items[column.among] ?? []).map((one) => ({
-        value: String(one.name),
-        text: String(one.name),
-      }))
+    : (bench.context.value.items[column.among] ?? [])
+        .filter((one) => column.among !== props.of.list || one.name !== itemOf(of).name)
+        .map((one) => ({ value: String(one.name), text: String(one.name) }))
 /** What stands in the one box is put into the other. */
 function takeOver(name: string, from: string, to: string) {
   const [typed, field] = [bench.draft.value.values[at(name, from)], member(from)]
@@ -413,9 +412,9 @@ const isUsed = (name: string) =>
           :field="field"
           :at="at(name, field.name)"
           :paste="(figures: string[]) => paste(at(name, field.name), figures)"
-          :class="{ line: column.wide }"
+          :class="{ line: column.wide, broad: column.broad }"
           :some="column.some"
-          :choices="choicesOf(column)"
+          :choices="choicesOf(column, name)"
           compact
         >
           <button
@@ -487,6 +486,9 @@ small {
 .cells > * {
   flex: 1 1 68px;
   min-width: 0;
+}
+.cells > .broad {
+  flex: 1 1 112px;
 }
 .cells > :deep(.text) {
   flex: 1 1 130px;

@@ -22,6 +22,7 @@ import {
   amount,
   apart,
   atHand,
+  byMode,
   countOf,
   isCompressor,
   startsOf,
@@ -30,7 +31,6 @@ import {
   type Thing,
   thingsOf,
   timersOf,
-  together,
 } from './firstRun'
 import { firstStep } from './run'
 
@@ -69,14 +69,21 @@ const hand = computed(() => atHand(things.value))
 const count = computed(() => countOf(hand.value, now.value))
 const timers = computed(() => timersOf(machine.view?.sheet?.delays ?? [], things.value, now.value))
 const isRead = computed(() => count.value.is === 'runs' && count.value.ms >= AFTER * SECOND)
-const sum = computed(() => {
-  const all = together(things.value)
+const sums = computed(() => {
   const modes = (filled('power.temporary_supply')['modes'] as Record<string, unknown>[] | undefined) ?? []
-  const plate = all && amount(modes.find((one) => one['name'] === all.mode)?.['running_amps'])
-  return all === null || plate === null || !Number.isFinite(plate)
-    ? null
-    : { mode: all.mode, amps: all.amps.toFixed(1), plate }
+  return byMode(things.value).flatMap(({ mode, amps }) => {
+    const plate = amount(modes.find((one) => one['name'] === mode)?.['running_amps'])
+    return Number.isFinite(plate) ? [{ mode, amps: amps.toFixed(1), plate }] : []
+  })
 })
+
+/** On a phone one thing is shown: the one at hand, or the one whose name is pressed. */
+const picked = ref('')
+const shown = computed(() => picked.value || (hand.value?.name ?? things.value[0]?.name ?? ''))
+watch(
+  () => hand.value?.name,
+  () => (picked.value = ''),
+)
 
 // What is read at the thing at hand.
 const view = computed(() => checks.check(firstStep.parts[0]?.check ?? ''))
@@ -215,7 +222,12 @@ async function see(thing: Thing, seen: 'good' | 'bad') {
 
 const stop = (thing: Thing) =>
   tell({ ...thing.start, ...readOf(thing, [...BEFORE, ...WHILE]), stopped: localSecond(new Date()) }, true)
-const runs = (thing: Thing) => thing.start.started !== undefined && thing.start.stopped === undefined
+/** What was left running days ago is switched off elsewhere. */
+const LONG = 12 * 60 * MINUTE
+const runs = (thing: Thing) =>
+  thing.start.started !== undefined &&
+  thing.start.stopped === undefined &&
+  now.value - new Date(thing.start.started).getTime() < LONG
 const MARKS: Record<Thing['place'], string> = {
   good: 'clear',
   bad: 'stop',
@@ -225,11 +237,28 @@ const MARKS: Record<Thing['place'], string> = {
   held: '',
 }
 
-defineExpose({ record: () => undefined, correct: () => undefined })
+/** Enter goes on to the next empty reading; from the last one to the press at hand. */
+const root = ref<HTMLElement | null>(null)
+function onEnter(event: KeyboardEvent) {
+  if (!(event.target instanceof HTMLInputElement) || !event.target.classList.contains('figure')) return
+  event.preventDefault()
+  const boxes = [...(root.value?.querySelectorAll<HTMLInputElement>('.figure') ?? [])]
+  const next = boxes.slice(boxes.indexOf(event.target) + 1).find((box) => box.value === '')
+  ;(next ?? root.value?.querySelector<HTMLElement>('.presses .forge'))?.focus()
+}
+
+/** The first of the presses, by its key. */
+function record() {
+  const one = hand.value
+  if (one === undefined || !mayRecord.value || refused.value.length > 0) return
+  if (one.place === 'running' || one.place === 'look') void see(one, 'good')
+  else if (one.may) void begin(one)
+}
+defineExpose({ record, correct: () => undefined })
 </script>
 
 <template>
-  <div class="run">
+  <div ref="root" class="run" @keydown.enter="onEnter" @keydown.esc="($event.target as HTMLElement).blur()">
     <div class="top">
       <VerdictLine
         v-if="refused.length > 0"
@@ -237,13 +266,13 @@ defineExpose({ record: () => undefined, correct: () => undefined })
         :sentence="t('start.shut')"
         :said="t('status.stop')"
       />
-      <template v-else>
+      <template v-else-if="count.is !== 'runs' || last?.status === 'stop'">
         <VerdictLine
           :status="last?.status ?? 'open'"
           :sentence="last?.headline ?? t('firstRun.lead')"
           :said="t(`status.${(last?.status ?? 'open') as 'open'}`)"
         />
-        <NextLine v-if="last && last.status !== 'clear'" :steps="last.next" />
+        <NextLine v-if="last && ['stop', 'watch'].includes(last.status)" :steps="last.next" />
       </template>
     </div>
     <ul v-if="refused.length > 0" class="why">
@@ -304,7 +333,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
           </button>
         </div>
         <p v-else-if="!mayRecord">{{ t('start.notYou') }}</p>
-        <p v-if="sum" class="sum">
+        <p v-for="sum in sums" :key="sum.mode" class="sum">
           {{ t(`firstRun.sum.${sum.mode}`, { amps: sum.amps, plate: sum.plate }) }}
         </p>
       </div>
@@ -312,15 +341,17 @@ defineExpose({ record: () => undefined, correct: () => undefined })
     <p v-for="one in failure" :key="one" class="failure" role="alert">{{ one }}</p>
     <div class="things" role="table" :style="{ '--things': things.length }">
       <div class="line heads" role="row">
-        <span role="columnheader" class="sr-only">{{ t('firstRun.reading') }}</span>
+        <span role="columnheader" class="label"
+          ><span class="sr-only">{{ t('firstRun.reading') }}</span></span
+        >
         <span
           v-for="thing in things"
           :key="thing.name"
           class="thing head"
-          :class="{ hand: thing.name === hand?.name }"
+          :class="{ mine: thing.name === hand?.name, shown: thing.name === shown }"
           role="columnheader"
         >
-          <b
+          <b @click="picked = thing.name"
             ><StatusMark v-if="MARKS[thing.place]" :status="MARKS[thing.place]" :size="18" />
             {{ thing.name }}</b
           >
@@ -342,7 +373,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
           v-for="thing in things"
           :key="thing.name"
           class="thing"
-          :class="{ hand: thing.name === hand?.name }"
+          :class="{ mine: thing.name === hand?.name, shown: thing.name === shown }"
           role="cell"
         >
           <template v-if="asks(thing, name ?? '')">
@@ -366,7 +397,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
           v-for="thing in things"
           :key="thing.name"
           class="thing"
-          :class="{ hand: thing.name === hand?.name }"
+          :class="{ mine: thing.name === hand?.name, shown: thing.name === shown }"
           role="cell"
         >
           <b>{{
@@ -462,7 +493,7 @@ defineExpose({ record: () => undefined, correct: () => undefined })
   padding: 2px 6px;
   font-size: 18px;
 }
-.thing.hand {
+.thing.mine {
   align-self: stretch;
   background: var(--ground);
 }
@@ -490,8 +521,16 @@ defineExpose({ record: () => undefined, correct: () => undefined })
 .thing :deep(.reading),
 .thing :deep(.choice) {
   display: block;
+  min-width: 0;
   padding: 0;
   border: 0;
+}
+.thing :deep(.box) {
+  width: 100%;
+}
+.thing :deep(.box input) {
+  width: 100%;
+  min-width: 0;
 }
 .failure {
   color: var(--stop);
@@ -518,8 +557,12 @@ defineExpose({ record: () => undefined, correct: () => undefined })
   .line:not(.heads) {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
   }
-  .line:not(.heads) .thing:not(.hand) {
+  .line:not(.heads) .thing:not(.shown),
+  .heads .label {
     display: none;
+  }
+  .heads .shown {
+    border-bottom: 3px solid var(--ink);
   }
   .heads .thing {
     padding: 2px;

@@ -7,7 +7,7 @@ import {
   stillMine,
   thingsOf,
   timersOf,
-  together,
+  byMode,
   type Start,
 } from './firstRun'
 
@@ -117,21 +117,20 @@ describe('the first run', () => {
     expect(timers([ran], '07:42:10')).toEqual([])
   })
 
-  it('adds up what runs, by the mode it runs in', () => {
-    const all = (starts: Start[]) => together(thingsOf(starts, ms('08:00:00'), REST))
+  it('adds up what was read of each mode, once all of it was seen', () => {
+    const all = (starts: Start[]) => byMode(thingsOf(starts, ms('08:00:00'), REST))
     const on = { ...ran, amps: '7 A' }
-    expect(all([on, { ...c1, started: at('07:42:00'), amps: '9.2 A', seen: 'good' }])).toEqual({
-      mode: 'cool',
-      amps: 16.2,
-    })
-    expect(all([on, { ...heat, started: at('07:42:00'), amps: { value: 1, unit: 'A' } }])).toEqual({
-      mode: 'heat',
-      amps: 8,
-    })
-    expect(all([on, c1])).toBeNull()
-    expect(all([ran, { ...c1, started: at('07:42:00') }])).toBeNull()
-    const stopped = { ...c1, started: at('07:42:00'), stopped: at('07:43:00'), amps: '9 A' }
-    expect(all([on, stopped])).toBeNull()
+    const one = { ...c1, started: at('07:42:00'), amps: '9.2 A', seen: 'good' }
+    const two = { ...c2, started: at('07:44:00'), amps: '9.1 A', seen: 'good', stopped: at('07:50:00') }
+    expect(all([on, one, c2])).toEqual([])
+    expect(all([on, one, two, heat])).toEqual([{ mode: 'cool', amps: 25.3 }])
+    const hot = { ...heat, started: at('07:52:00'), amps: { value: 1, unit: 'A' }, seen: 'good' }
+    expect(all([on, one, two, hot])).toEqual([
+      { mode: 'cool', amps: 25.3 },
+      { mode: 'heat', amps: 8 },
+    ])
+    expect(all([ran, { ...one, amps: undefined }])).toEqual([])
+    expect(all([on])).toEqual([])
   })
 
   it('says how far the sides moved apart, where all four are read in one unit', () => {

@@ -98,16 +98,23 @@ export function timersOf(delays: { what: string; minutes: number }[], things: Th
   })
 }
 
-/** What runs right now, added up; the mode it runs in is the one of its nameplate figure. */
-export function together(things: Thing[]): { mode: 'cool' | 'heat'; amps: number } | null {
-  const running = things.filter((one) => one.start.started !== undefined && one.start.stopped === undefined)
-  const amps = running.map((one) => amount(one.start.amps)).filter((one) => Number.isFinite(one))
-  const mode = running.some(isCompressor)
-    ? 'cool'
-    : running.some((one) => one.kind === 'heat')
-      ? 'heat'
-      : null
-  return mode === null || amps.length === 0 ? null : { mode, amps: amps.reduce((sum, one) => sum + one, 0) }
+/** What was read of each mode, added up: air and its compressors, air and its heat. */
+export function byMode(things: Thing[]): { mode: 'cool' | 'heat'; amps: number }[] {
+  const sum = (of: (one: Thing) => boolean): number =>
+    things
+      .filter((one) => one.start.started !== undefined && of(one))
+      .map((one) => amount(one.start.amps))
+      .filter((one) => Number.isFinite(one))
+      .reduce((total, one) => total + one, 0)
+  const isAir = (one: Thing) => ['blower', 'pump'].includes(one.kind)
+  const isHeat = (one: Thing) => one.kind === 'heat'
+  return (['cool', 'heat'] as const).flatMap((mode) => {
+    const own = mode === 'cool' ? isCompressor : isHeat
+    const seen = things.filter(own)
+    const isThere = seen.length > 0 && seen.every((one) => one.place === 'good')
+    const amps = Math.round(10 * sum((one) => isAir(one) || own(one))) / 10
+    return isThere && amps > 0 ? [{ mode, amps }] : []
+  })
 }
 
 /** The figure of what goes to the server: `9.2 A`, or value and unit. */

@@ -185,9 +185,15 @@ useKeys({
   font-weight: 600;
 }
 .bench {
+  display: flex;
+  flex-direction: column;
   min-width: 0;
   min-height: 0;
   background: var(--paper);
+}
+.bench > :last-child {
+  flex: 1;
+  min-height: 0;
 }
 .tape {
   min-height: 0;
@@ -215,10 +221,10 @@ useKeys({
     grid-row: 1;
     grid-column: 1;
   }
-  .machine.at-ask > .ask {
+  .machine.at-ask > .ask,
+  .machine.at-bench > .bench {
     display: flex;
   }
-  .machine.at-bench > .bench,
   .machine.at-tape > .tape {
     display: block;
   }

@@ -108,6 +108,21 @@ function print() {
         <SignedMark v-for="one in record.signOff.signatures" :key="one.at" :signature="one" />
       </div>
     </section>
+    <section v-if="record.asLeft.length > 0">
+      <h2>{{ t('record.asLeft') }}</h2>
+      <table>
+        <tbody>
+          <tr v-for="matter in record.asLeft" :key="matter.matter">
+            <td>{{ matter.title }}</td>
+            <td>
+              <span v-for="row in matter.rows" :key="row.label" class="left-row"
+                >{{ row.label }} <b>{{ row.value }}</b></span
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
     <section v-if="record.partsOut.length > 0 || record.items.length > 0">
       <h2>{{ t('leave.left') }}</h2>
       <table>
@@ -222,6 +237,10 @@ function print() {
 </template>
 
 <style scoped>
+.left-row {
+  display: inline-block;
+  margin-right: 22px;
+}
 .record {
   max-width: 1040px;
   min-height: 100vh;

@@ -25,10 +25,13 @@ final readonly class Feed
     {
     }
 
-    /** @return list<array{kind: string, from: string, at: int, read: list<string>}> what is asked of the machine */
-    public function asks(): array
+    /**
+     * @param string|null $unit another machine of the feed, by its name
+     * @return list<array{kind: string, from: string, at: int, read: list<string>}> what is asked of the machine
+     */
+    public function asks(?string $unit = null): array
     {
-        return FeedQuestions::of($this->machine, $this->events);
+        return FeedQuestions::of($unit ?? $this->machine, $this->events);
     }
 
     public function direction(string $unit): string

@@ -23,16 +23,24 @@ final readonly class FeedBoard
         return $this->feeds->of([$machine->id])[$machine->id] ?? null;
     }
 
+    /** @return list<FeedView> all that were told at a site */
+    public function at(int $site): array
+    {
+        return array_values(array_map($this->view(...), $this->feeds->of($this->feeds->onePerPanel($site))));
+    }
+
     public function view(Feed $feed): FeedView
     {
         $units = array_map(function (mixed $item) use ($feed): FeedUnitView {
             $told = is_array($item) ? $item : [];
             $machine = is_string($told['machine'] ?? null) ? $told['machine'] : '';
 
-            return new FeedUnitView((string) ($told['name'] ?? ''), $feed->units[$machine] ?? null, (string) ($told['feeds_from'] ?? ''), $feed->direction($machine));
+            return new FeedUnitView((string) ($told['name'] ?? ''), $feed->units[$machine] ?? null, (string) ($told['feeds_from'] ?? ''), $feed->direction($machine), $feed->asks($machine) !== []);
         }, (array) ($feed->input['items'] ?? []));
 
-        return new FeedView($feed->panel, $this->asks($feed), array_values($units), $feed->news);
+        $breaker = $feed->input['breaker'] ?? '';
+
+        return new FeedView($feed->panel, is_array($breaker) ? implode(' ', array_map(strval(...), array_filter($breaker, is_scalar(...)))) : (string) $breaker, $this->asks($feed), array_values($units), $feed->news);
     }
 
     /** @return list<FeedAskView> */

@@ -90,6 +90,12 @@ final readonly class Feeds
         return array_map(strval(...), $this->db->table('feed_members')->where('company_id', $this->company->id())->whereIn('machine_id', $machines)->pluck('panel', 'machine_id')->all());
     }
 
+    /** @return list<int> of each panel of a site one machine that hangs on it */
+    public function onePerPanel(int $site): array
+    {
+        return array_values(array_map(intval(...), $this->db->table('feed_members')->where('company_id', $this->company->id())->where('site_id', $site)->groupBy('panel')->orderBy('panel')->selectRaw('min(machine_id) AS one')->pluck('one')->all()));
+    }
+
     /** @return list<int> the machines of the feed one hangs on, itself too; none where nobody told */
     public function unitsOf(int $machine): array
     {

@@ -28,7 +28,7 @@ final class OfficeDesk
     private const FOUND = 8;
     private const LOG = 100;
 
-    public function __construct(private readonly ConnectionInterface $db, private readonly CurrentCompany $company, private readonly Standings $standings)
+    public function __construct(private readonly ConnectionInterface $db, private readonly CurrentCompany $company, private readonly Standings $standings, private readonly FeedBoard $feeds)
     {
     }
 
@@ -75,6 +75,7 @@ final class OfficeDesk
                 array_values($job->people->pluck('name')->all()),
                 array_values($job->machines->map(self::machine(...))->all()),
             ))->all()),
+            $this->feeds->at($site->id),
         );
     }
 

@@ -17,7 +17,7 @@ final class DoorLabel
         $on = substr($entry->placedAt, 0, 10);
 
         return array_values(array_filter(match ($entry->check) {
-            'power.rotation' => [['Rotation', $entry->headline], ['Read by', "$entry->who, $on"]],
+            'power.rotation' => [['Read by', "$entry->who, $on"]],
             'power.circuit' => [['MCA', self::said($input['mca'] ?? null)], ['Largest fuse or breaker', self::said($input['mocp'] ?? null)], ['Breaker', self::said($input['breaker'] ?? null)]],
             'power.fault_current' => [['Available fault current', self::amps($values['label_amps'] ?? null)], ['At', self::said($input['line_voltage'] ?? null)], ['Calculated by', "$entry->who, $on"]],
             'compressor.match' => [['Compressor', ltrim((string) strstr($entry->subject, ':'), ':')], ['RLA', self::said($input['new']['rla'] ?? null)], ['LRA', self::said($input['new']['lra'] ?? null)], ['MCA with it', self::amps($values['mca_new'] ?? null)], ['Largest fuse with it', self::amps($values['mocp_new'] ?? null)], ['Changed by', "$entry->who, $on"]],

@@ -63,7 +63,7 @@ final class OnePage
         $entries = $this->entries($machine, $page);
         $title = $this->phrases->common('pages', $page);
         $data = ['machine' => $machine, 'title' => $title, 'entries' => $entries, 'zone' => $zone, 'options' => $page === 'options' ? OptionsTable::of($entries[0]) : null,
-            'drawing' => fn (TapeEntry $e): string => ($svg = self::drawing($page, $e, 600)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'figures' => fn (TapeEntry $e): array => $this->figures($machine, $page, $e), 'photos' => $page === 'finding' ? $this->photos->of($machine) : null, 'wide' => in_array($page, self::IN_LINES, true), 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
+            'drawing' => fn (TapeEntry $e): string => ($svg = self::drawing($page, $e, 600)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'figures' => fn (TapeEntry $e): array => $this->figures($machine, $page, $e), 'photos' => $page === 'finding' ? $this->photos->of($machine) : null, 'wide' => in_array($page, self::IN_LINES, true), 'is_left' => in_array($page, self::OF_ALL, true), 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
 
         return $this->paper->print('one-page', $data, "$title, $machine->name", "$machine->name  {$machine->job->site->name}");
     }

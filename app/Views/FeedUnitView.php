@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** One thing that hangs on a feed. */
-#[OA\Schema(required: ['name', 'machineId', 'from', 'direction'])]
+#[OA\Schema(required: ['name', 'machineId', 'from', 'direction', 'asked'])]
 final readonly class FeedUnitView
 {
     public function __construct(
@@ -22,6 +22,9 @@ final readonly class FeedUnitView
         /** `reversed`, `proved`, or empty where nobody has read it. */
         #[OA\Property()]
         public string $direction,
+        /** Something found on another unit is still to be read here. */
+        #[OA\Property()]
+        public bool $asked,
     ) {
     }
 }

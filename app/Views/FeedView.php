@@ -7,7 +7,7 @@ namespace App\Views;
 use OpenApi\Attributes as OA;
 
 /** The feed a machine hangs on: what hangs there with it, and what is asked here because of what was found there. */
-#[OA\Schema(required: ['panel', 'asks', 'units', 'news'])]
+#[OA\Schema(required: ['panel', 'breaker', 'asks', 'units', 'news'])]
 final readonly class FeedView
 {
     /**
@@ -17,6 +17,8 @@ final readonly class FeedView
     public function __construct(
         #[OA\Property()]
         public string $panel,
+        #[OA\Property()]
+        public string $breaker,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FeedAskView::class))]
         public array $asks,
         #[OA\Property(type: 'array', items: new OA\Items(ref: FeedUnitView::class))]

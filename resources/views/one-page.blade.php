@@ -49,7 +49,7 @@ th { font: bold 9.5pt figures; color: #59636a }
 @if (($file = $photos($photo)) !== '')<img src="{{ $file }}" alt="" style="max-height: 260px; max-width: 100%">@if ($photo->caption !== '')<p class="soft">{!! $t($photo->caption) !!}</p>@endif @endif
 @endforeach
 @foreach ($entry->because as $line)<p class="soft">{!! $t($line) !!}</p>@endforeach
-@foreach ($entry->next as $line)<p>{!! $t($line) !!}</p>@endforeach
+@foreach ($is_left ? [] : $entry->next as $line)<p>{!! $t($line) !!}</p>@endforeach
 @endif
 <p class="soft">Recorded by {!! $t($entry->who) !!}, entry {{ $entry->at }} of this unit's record.</p>
 @endforeach

@@ -106,6 +106,26 @@ final class FeedTest extends FeatureTestCase
         self::assertSame([$this->units['RTU-1']->id, $this->units['RTU-2']->id], DB::table('feed_members')->whereIn('machine_id', [$elsewhere->id, $theirs->id, ...array_map(fn (Machine $one): int => $one->id, array_values($this->units))])->orderBy('machine_id')->pluck('machine_id')->all());
     }
 
+    public function testTheOfficeSeesWhatHangsOnEachPanelOfASite(): void
+    {
+        $this->tell('RTU-1', ['RTU-1', 'RTU-2']);
+        $this->tell('RTU-3', ['RTU-3'], 'R-2');
+        $this->record($this->starter, $this->units['RTU-2'], 'power.rotation', ['meter' => 'cba', 'meter_confirmed' => true])->assertCreated();
+        $office = $this->person(Role::Office, $this->starter->company);
+        $feeds = $this->actingAs($office)->getJson("/api/v1/sites/{$this->units['RTU-1']->job->site_id}")->assertOk()->json('feeds');
+        self::assertSame([['R-1', '200 A'], ['R-2', '200 A']], array_map(fn (array $feed): array => [$feed['panel'], $feed['breaker']], $feeds));
+        self::assertSame([['RTU-1', '', true], ['RTU-2', 'reversed', false]], array_map(fn (array $unit): array => [$unit['name'], $unit['direction'], $unit['asked']], $feeds[0]['units']));
+        app(CurrentCompany::class)->set(null);
+        $this->actingAs($this->person(Role::Office))->getJson("/api/v1/sites/{$this->units['RTU-1']->job->site_id}")->assertNotFound();
+    }
+
+    public function testTheUnitsOfASiteStandThereToBeHungOnAPanel(): void
+    {
+        $items = $this->actingAs($this->starter)->getJson("/api/v1/machines/{$this->units['RTU-2']->id}/site-units")->assertOk()->json('items');
+        self::assertSame(['RTU-1', 'RTU-2', 'RTU-3', 'RTU-4'], array_column($items, 'name'));
+        self::assertSame(['name' => 'RTU-1', 'machine' => 'RTU-1', 'mca' => '32.8 A', 'largest' => '9.7 A', 'mocp' => '40 A', 'phases' => 3], $items[0]);
+    }
+
     /** @return array<string, Machine> */
     private function more(SiteJob $job, string ...$names): array
     {

@@ -91,6 +91,8 @@ for (const theme of ['light', 'dark'] as const) {
       'Nameplate math',
       'Temporary power',
       'Shared feeder',
+      'Feed$',
+      'Swap',
       'Root cause',
     ])
   })
@@ -98,7 +100,16 @@ for (const theme of ['light', 'dark'] as const) {
   test(`the benches of Run are sound, ${theme}`, async ({ page }) => {
     await machine(page, theme)
     await page.keyboard.press('n')
-    await tabs(page, ['Pre-start list', 'Start', 'Loaded voltage', 'Rotation, running', 'Running amps'])
+    await tabs(page, [
+      'Standing pressure',
+      'Crankcase heat',
+      'Pre-start list',
+      'Start',
+      'First run',
+      'Loaded voltage',
+      'Rotation, running',
+      'Running amps',
+    ])
   })
 
   test(`the benches of Tight, Dry and Charge are sound, ${theme}`, async ({ page }) => {

@@ -131,11 +131,16 @@ test('one unit comes in reversed and the other says so at once; nothing starts c
   await page.getByLabel('Discharge, running, C1').fill('99')
   await expect(page.locator('.problem')).toContainText('rose while it ran')
   await page.getByLabel('Suction, running, C1').fill('98')
+  await choose(page, 'Sound, C1', 'loud')
   await page.getByRole('button', { name: 'Not right, off' }).click()
   await expect(verdict(page)).toContainText('C1 does not pump')
+  await expect(page.locator('.slip').first()).toContainText('C1 does not pump')
+  await expect(
+    page.getByRole('group', { name: 'Sound, C1' }).getByRole('radio', { name: 'loud' }),
+  ).toBeChecked()
   await expect(page.getByRole('button', { name: 'Start C1 again' })).toBeDisabled()
   await expect(page.getByRole('button', { name: 'Start C2' })).toHaveCount(0)
-  await expect(page.locator('.timer')).toContainText('compressor off time 3 min')
+  await expect(page.locator('.timer')).toContainText('Compressor off time 3 min')
   await expect(page.locator('.count')).toHaveText(/2:\d\d/)
 })
 

@@ -231,7 +231,7 @@ final class FirstStart implements Check, DrawsOnRecord
                 return $steps[(int) $part[1]]->text('name');
             }
             $of = strpos($finding->code, ':');
-            if ($of !== false && ! str_starts_with($finding->code, 'missing:')) {
+            if ($of !== false) {
                 return substr($finding->code, $of + 1);
             }
         }

@@ -127,4 +127,24 @@ final class FirstStartTest extends TestCase
         ]], FirstStart::bringsIn($past, 'machine'));
         self::assertSame(['steps' => []], FirstStart::bringsIn(new Past(), 'machine'));
     }
+
+    public function testWhatWasStartedTooSoonIsAStopOnlyWhileItRunsAndWhatIsAheadIsNotRight(): void
+    {
+        $bad = ['seen' => 'bad'] + self::BLOWER;
+        $again = ['started' => '2026-05-12T09:10:00-04:00', 'seen_at' => '2026-05-12T09:11:00-04:00'] + self::BLOWER;
+        $is = function (array ...$steps): string {
+            foreach (self::judge('run.first_start', self::starts(...$steps))->findings as $finding) {
+                if ($finding->code === 'too_soon:C1') {
+                    return $finding->status->value;
+                }
+            }
+
+            return 'not told';
+        };
+        $off = ['stopped' => '2026-05-12T09:09:00-04:00'] + self::C1;
+        self::assertSame('stop', $is($bad, self::C1));
+        self::assertSame('watch', $is($bad, $off), 'it stands still again');
+        self::assertSame('watch', $is(['stopped' => '2026-05-12T09:04:00-04:00'] + $bad, self::C1, $again), 'right since');
+        self::assertSame('not told', $is(self::BLOWER, self::C1));
+    }
 }

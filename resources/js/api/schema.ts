@@ -1616,16 +1616,18 @@ export interface components {
         };
         /** @description One thing that hangs on a feed. */
         FeedUnitView: {
-            /** @description `reversed`, `proved`, or empty where nobody has read it. */
+            /** @description Something found on another unit is still to be read here. */
             name: string;
             machineId: number | null;
             from: string;
             direction: string;
+            asked: boolean;
         };
         /** @description The feed a machine hangs on: what hangs there with it, and what is asked here because of what was found there. */
         FeedView: {
             /** @description How far the tapes of the others had gone on. */
             panel: string;
+            breaker: string;
             asks: components["schemas"]["FeedAskView"][];
             units: components["schemas"]["FeedUnitView"][];
             news: number;
@@ -2294,6 +2296,7 @@ export interface components {
             };
             version: number;
             jobs: components["schemas"]["DeskJobView"][];
+            feeds: components["schemas"]["FeedView"][];
         };
         /** @description One line of a machine's tape. */
         TapeEntry: {

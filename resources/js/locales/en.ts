@@ -337,7 +337,8 @@ export default {
     rests: '{name} rests. Next start in:',
     done: 'All of it ran right.',
     at: {
-      next: 'Next: {name}. Gauges at rest first, then the button.',
+      next: 'Next: {name}.',
+      nextGauges: 'Next: {name}. Gauges at rest first, then the button.',
       bad: '{name} was not right. Off until the cause is found; nothing after it starts.',
       look: '{name} stopped. Was it right?',
       held: '{name} waits for what is ahead of it.',
@@ -369,6 +370,7 @@ export default {
     byHand: 'A start made without this screen',
   },
   feedMap: {
+    title: 'What hangs on which panel',
     panel: 'Panel',
     label: 'What hangs on {panel}, in the order it is fed',
     reversed: 'came in reversed',

@@ -291,10 +291,23 @@ defineExpose({ record, correct: () => undefined })
           <template v-else-if="hand && count.is === 'rests'">{{
             t('firstRun.rests', { name: hand.name })
           }}</template>
-          <template v-else-if="hand">{{ t(`firstRun.at.${hand.place}`, { name: hand.name }) }}</template>
+          <template v-else-if="hand">{{
+            t(
+              hand.place === 'next' && isCompressor(hand)
+                ? 'firstRun.at.nextGauges'
+                : `firstRun.at.${hand.place}`,
+              { name: hand.name },
+            )
+          }}</template>
         </p>
         <p v-for="timer in timers" :key="timer.what" class="timer">
-          {{ t('firstRun.timer', { what: timer.what, minutes: timer.minutes, left: counted(timer.left) }) }}
+          {{
+            t('firstRun.timer', {
+              what: timer.what.charAt(0).toUpperCase() + timer.what.slice(1),
+              minutes: timer.minutes,
+              left: counted(timer.left),
+            })
+          }}
         </p>
         <div v-if="hand && mayRecord" class="presses">
           <template v-if="hand.place === 'running' || hand.place === 'look'">
@@ -367,7 +380,13 @@ defineExpose({ record, correct: () => undefined })
           </button>
         </span>
       </div>
-      <div v-for="name in ROWS" :key="name" class="line" role="row">
+      <div
+        v-for="name in ROWS"
+        :key="name"
+        class="line"
+        :class="{ bare: !things.some((one) => one.name === shown && asks(one, name ?? '')) }"
+        role="row"
+      >
         <span class="label" role="rowheader">{{ field(name ?? '')?.label }}</span>
         <span
           v-for="thing in things"
@@ -511,7 +530,8 @@ defineExpose({ record, correct: () => undefined })
 .label {
   font-size: 16px;
 }
-.thing :deep(label) {
+.thing :deep(.reading > label),
+.thing :deep(legend) {
   position: absolute;
   overflow: hidden;
   width: 1px;
@@ -558,6 +578,7 @@ defineExpose({ record, correct: () => undefined })
     grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
   }
   .line:not(.heads) .thing:not(.shown),
+  .line.bare,
   .heads .label {
     display: none;
   }

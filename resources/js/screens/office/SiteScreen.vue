@@ -7,6 +7,7 @@ import { useAttempt } from '@/composables/useAttempt'
 import { post } from '@/lib/post'
 import { date } from '@/lib/time'
 import { useSession } from '@/stores/session'
+import FeedTree from '@/drawings/FeedTree.vue'
 import JobForm from './JobForm.vue'
 import MachineForm from './MachineForm.vue'
 import OfficeFrame from './OfficeFrame.vue'
@@ -110,6 +111,16 @@ function toggle(what: typeof open.value) {
         <h2>{{ t('office.newJob') }}</h2>
         <JobForm :people="people" :busy="busy" @send="keepJob(null, $event)" />
       </section>
+      <section v-if="site.feeds.length > 0" class="feeds">
+        <h2>{{ t('feedMap.title') }}</h2>
+        <FeedTree
+          v-for="feed in site.feeds"
+          :key="feed.panel"
+          :panel="feed.panel"
+          :breaker="feed.breaker"
+          :hung="feed.units.map((unit) => ({ ...unit, id: unit.machineId, own: false }))"
+        />
+      </section>
       <section v-for="job in site.jobs" :key="job.id" class="job">
         <header>
           <div>
@@ -187,6 +198,11 @@ function toggle(what: typeof open.value) {
 </template>
 
 <style scoped>
+.feeds {
+  display: grid;
+  gap: 14px;
+  max-width: 460px;
+}
 .stands {
   display: grid;
   gap: 4px;

@@ -8,13 +8,14 @@ use App\Models\Entry;
 use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\SuspectMark;
+use App\Queries\FeedEvents;
 use App\Refusals\Refusal;
 use App\Support\Stamp;
 
 /** Says that an entry is doubted: it stays on the tape, struck, and counts no longer. */
 final class MarkSuspect
 {
-    public function __construct(private readonly Tape $tape)
+    public function __construct(private readonly Tape $tape, private readonly FeedEvents $events)
     {
     }
 
@@ -34,6 +35,7 @@ final class MarkSuspect
             }
             $entry = $this->tape->append($locked, EntryKind::Suspect, $stamp, ['reason' => $reason]);
             SuspectMark::query()->create(['machine_id' => $locked->id, 'entry_id' => $entry->id, 'at' => $entry->at, 'target_at' => $at, 'reason' => $reason]);
+            $this->events->anew($locked->id);
 
             return $entry;
         });

@@ -9,6 +9,7 @@ use App\Models\EntryKind;
 use App\Models\Instrument;
 use App\Models\Machine;
 use App\Models\RecordedVerdict;
+use App\Queries\FeedEvents;
 use App\Queries\JobReminders;
 use App\Queries\Openings;
 use App\Queries\PastReader;
@@ -52,6 +53,7 @@ final class RecordCheck
         private readonly JobReminders $reminders,
         private readonly Openings $openings,
         private readonly TellFeed $feed,
+        private readonly FeedEvents $events,
         private readonly ConnectionInterface $db,
     ) {
     }
@@ -113,6 +115,11 @@ final class RecordCheck
         $this->keepVerdict($locked->loadMissing('job'), $entry, $given, $raw, $verdict, $units);
         $this->keepReadings($entry, $given, $input);
         $this->setOff->by($verdict->judgement, $locked, $entry, $stamp, $given->subject, $input);
+        if ($given->supersedes !== null) {
+            $this->events->anew($locked->id);
+        } elseif (FeedEvents::concerns($given->check)) {
+            $this->events->happened($entry, $given->check, $verdict->judgement->status->value, $verdict->judgement->codes());
+        }
         if ($given->check === Feed::ID && $verdict->judgement->status !== Status::Open) {
             $this->feed->told($locked, $entry, $input);
         }

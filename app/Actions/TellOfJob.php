@@ -8,6 +8,7 @@ use App\Models\Entry;
 use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\SiteJob;
+use App\Queries\FeedEvents;
 use App\Queries\Feeds;
 use App\Queries\Standings;
 use App\Queries\Theirs;
@@ -23,7 +24,7 @@ use IronStart\Core\Wording\Phrases;
 /** What holds for a whole job, its facts, or for a whole feed, work on its supply. It is written on the tape of every machine of it. */
 final class TellOfJob
 {
-    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases, private readonly Theirs $theirs, private readonly Judge $judge, private readonly Feeds $feeds, private readonly ConnectionInterface $db)
+    public function __construct(private readonly Tape $tape, private readonly Phrases $phrases, private readonly Theirs $theirs, private readonly Judge $judge, private readonly Feeds $feeds, private readonly FeedEvents $events, private readonly ConnectionInterface $db)
     {
     }
 
@@ -79,6 +80,9 @@ final class TellOfJob
             $mine = null;
             foreach (($on ?? $job->load('machines')->machines)->sortBy('id') as $each) {
                 $entry = $this->tape->holding($each->is($machine) ? $machine : $each, fn (Machine $locked): Entry => $this->tape->append($locked, $kind, $stamp, ['details' => $details]));
+                if ($kind === EntryKind::SupplyWork) {
+                    $this->events->happened($entry, $kind->value, '', [], (string) $details['from']);
+                }
                 $mine = $each->is($machine) ? $entry : $mine;
             }
             $machine->unsetRelation('job');

@@ -14,7 +14,7 @@ use IronStart\Core\Wording\Phrases;
 final readonly class AsLeftList
 {
     /** They are names of the page's own; all others are those of motors, places and settings. */
-    private const NAMED = ['monitor', 'sheave', 'fault_current'];
+    private const NAMED = ['monitor', 'sheave', 'disconnect', 'fault_current'];
     private const TRANSFORMER = 'transformer';
 
     public function __construct(private Phrases $phrases)

@@ -8,29 +8,19 @@ use App\Models\Machine;
 use App\Models\SiteJob;
 use App\Support\CurrentCompany;
 use Illuminate\Database\ConnectionInterface;
-use IronStart\Core\Power\FeedQuestions;
 
 /** On which feeds machines hang, and what was found on the others of each: one query for one machine as for a hundred. */
 final readonly class Feeds
 {
-    /**
-     * What happened last on the tapes of a feed's units, of each reading by what it came to; doubted and corrected entries
-     * left out.
-     */
+    /** What happened last on the tapes of a feed's units, in the order of time. */
     private const EVENTS = <<<'SQL'
-        SELECT json_agg(json_build_object('machine', one.name, 'what', one.what, 'subject', one.subject, 'status', one.status, 'codes', one.codes, 'from', one.told, 'at', floor(date_part('epoch', one.placed_at) * 1000)) ORDER BY one.placed_at, one.machine_id, one.place)
-        FROM (SELECT DISTINCT ON (unit.machine_id, coalesce(verdicts.check, e.kind), verdicts.status, jsonb_exists_any(verdicts.codes, array['supply_reversed', 'phase_lost']))
-                u.name, unit.machine_id, coalesce(verdicts.check, e.kind) AS what, coalesce(verdicts.subject, '') AS subject, coalesce(verdicts.status, '') AS status,
-                coalesce(verdicts.codes, '[]'::jsonb) AS codes, coalesce(e.details->>'from', '') AS told, e.placed_at, e.at AS place
-            FROM feed_members unit
-            JOIN machines u ON u.id = unit.machine_id
-            JOIN entries e ON e.company_id = unit.company_id AND e.machine_id = unit.machine_id AND e.kind IN ('check', 'supply_work')
-            LEFT JOIN verdicts ON verdicts.company_id = e.company_id AND verdicts.machine_id = e.machine_id AND verdicts.at = e.at
-            WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel
-                AND (e.kind = 'supply_work' OR verdicts.check IN (%s))
-                AND NOT EXISTS (SELECT 1 FROM suspect_marks s WHERE s.company_id = e.company_id AND s.machine_id = e.machine_id AND s.target_at = e.at)
-                AND NOT EXISTS (SELECT 1 FROM entries c WHERE c.company_id = e.company_id AND c.machine_id = e.machine_id AND c.supersedes = e.at)
-            ORDER BY unit.machine_id, coalesce(verdicts.check, e.kind), verdicts.status, jsonb_exists_any(verdicts.codes, array['supply_reversed', 'phase_lost']), e.placed_at DESC, e.at DESC) one
+        SELECT json_agg(json_build_object('machine', u.name, 'what', one.what, 'subject', '', 'status', one.status, 'from', one.told,
+            'codes', to_json(array_remove(array[CASE WHEN one.reversed THEN 'supply_reversed' END, CASE WHEN one.lost THEN 'phase_lost' END], NULL)),
+            'at', floor(date_part('epoch', one.placed_at) * 1000)) ORDER BY one.placed_at, one.machine_id, one.at)
+        FROM feed_members unit
+        JOIN machines u ON u.id = unit.machine_id
+        JOIN feed_events one ON one.company_id = unit.company_id AND one.machine_id = unit.machine_id
+        WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel
         SQL;
 
     public function __construct(private ConnectionInterface $db, private CurrentCompany $company)
@@ -46,13 +36,13 @@ final readonly class Feeds
         if ($machines === []) {
             return [];
         }
-        $events = sprintf(self::EVENTS, implode(', ', array_fill(0, count(FeedQuestions::READ), '?')));
+        $events = self::EVENTS;
         $rows = $this->db->table('feed_members as mine')->where('mine.company_id', $this->company->id())->whereIn('mine.machine_id', $machines)
             ->join('verdicts as told', fn ($join) => $join->on('told.company_id', '=', 'mine.company_id')->on('told.machine_id', '=', 'mine.told_machine_id')->on('told.at', '=', 'mine.told_at'))
             ->whereNotExists(fn ($doubt) => $doubt->from('suspect_marks as d')->whereColumn('d.company_id', 'mine.company_id')->whereColumn('d.machine_id', 'mine.told_machine_id')->whereColumn('d.target_at', 'mine.told_at'))
             ->join('machines', 'machines.id', '=', 'mine.machine_id')
             ->select(['mine.machine_id', 'machines.name as machine', 'mine.name', 'mine.panel', 'told.input'])
-            ->selectRaw("(SELECT json_object_agg(u.name, u.id) FROM feed_members unit JOIN machines u ON u.id = unit.machine_id WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel) AS units, (SELECT coalesce(sum(u.last_at), 0) FROM feed_members unit JOIN machines u ON u.id = unit.machine_id WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel AND unit.machine_id <> mine.machine_id) AS news, ($events) AS events", FeedQuestions::READ)
+            ->selectRaw("(SELECT json_object_agg(u.name, u.id) FROM feed_members unit JOIN machines u ON u.id = unit.machine_id WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel) AS units, (SELECT coalesce(sum(u.last_at), 0) FROM feed_members unit JOIN machines u ON u.id = unit.machine_id WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel AND unit.machine_id <> mine.machine_id) AS news, ($events) AS events")
             ->get();
         $feeds = [];
         foreach ($rows as $row) {

@@ -65,6 +65,22 @@ final class FeedTest extends FeatureTestCase
         self::assertSame([], $this->screen('RTU-1')['feed']['asks'], 'doubted');
     }
 
+    public function testAReadingThatComesLateStandsWhereItWasMade(): void
+    {
+        $this->tell('RTU-1', ['RTU-1', 'RTU-2']);
+        $abc = ['meter' => 'abc', 'monitor' => 'ok', 'meter_confirmed' => true];
+        $reversed = fn (array $headers): mixed => $this->write($this->starter, "machines/{$this->units['RTU-2']->id}/checks/power.rotation", ['input' => ['meter' => 'cba', 'meter_confirmed' => true]], $headers)->assertCreated();
+        $reversed([]);
+        $this->travel(10)->minutes();
+        $this->record($this->starter, $this->units['RTU-1'], 'power.rotation', $abc)->assertCreated();
+        self::assertSame([], $this->screen('RTU-1')['feed']['asks']);
+        $this->travel(10)->minutes();
+        $reversed(['X-Device-Time' => now()->subMinutes(15)->toIso8601String(), 'X-Device' => 'other', 'X-Device-Sent' => now()->toIso8601String()]);
+        self::assertSame([], $this->screen('RTU-1')['feed']['asks'], 'it was made before RTU-1 was read');
+        $reversed([]);
+        self::assertCount(1, $this->screen('RTU-1')['feed']['asks']);
+    }
+
     public function testWorkOnTheSupplyIsToldOnAllOfTheFeedAndNowhereElse(): void
     {
         $this->tell('RTU-1', ['RTU-1', 'RTU-4']);

@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 final class KeptBoardTest extends FeatureTestCase
 {
     /** Written only together with an entry, which moves its machine on; a version of a sheet is never changed. */
-    private const WITH_AN_ENTRY = ['entries', 'verdicts', 'put_backs', 'put_back_closings', 'put_backs_left', 'suspect_marks', 'overrides', 'sheet_versions', 'glances', 'feed_members'];
+    private const WITH_AN_ENTRY = ['entries', 'verdicts', 'put_backs', 'put_back_closings', 'put_backs_left', 'suspect_marks', 'overrides', 'sheet_versions', 'glances', 'feed_members', 'feed_events'];
 
     public function testEveryWayADayGoesOnIsSeenAtOnce(): void
     {

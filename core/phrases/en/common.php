@@ -363,16 +363,16 @@ return [
         'belt' => 'Belt-drive blower?', 'staged' => 'More than one stage?', 'leaving_air' => 'Controlled on leaving (discharge) air?',
     ],
     'as_left' => [
-        'overloads' => 'Overload dials', 'monitor' => 'Phase monitor', 'drives' => 'Drives', 'taps' => 'Taps', 'sheave' => 'Sheave', 'settings' => 'Set points', 'swaps' => 'Conductors swapped', 'lugs' => 'Lug torque', 'fault_current' => 'Fault current',
+        'overloads' => 'Overload dials', 'monitor' => 'Phase monitor', 'drives' => 'Drives', 'taps' => 'Taps', 'sheave' => 'Sheave', 'settings' => 'Set points', 'swaps' => 'Conductors swapped', 'disconnect' => 'Disconnect', 'lugs' => 'Lug torque', 'fault_current' => 'Fault current',
     ],
     'as_left_names' => [
-        'nominal' => 'Set for', 'trip_percent' => 'Trips at', 'unbalance_percent' => 'Unbalance', 'delay' => 'Delay', 'transformer' => 'Control transformer', 'turns_open' => 'Turns open', 'driver_pitch' => 'Driver pitch', 'rpm_now' => 'Blower', 'label_amps' => 'On the label',
+        'nominal' => 'Set for', 'trip_percent' => 'Trips at', 'unbalance_percent' => 'Unbalance', 'delay' => 'Delay', 'transformer' => 'Control transformer', 'rating' => 'Rated', 'device_size' => 'Fuse or breaker', 'fuse_class' => 'Fuse class', 'turns_open' => 'Turns open', 'driver_pitch' => 'Driver pitch', 'rpm_now' => 'Blower', 'label_amps' => 'On the label',
     ],
     'feed' => [
         'reversed' => '{from} came in reversed on {panel}, which feeds this unit too. Read the rotation here before anybody starts it.',
         'lost_phase' => '{from} lost a phase on {panel}, which feeds this unit too. Read all three pairs here before it runs.',
         'tripped' => 'A breaker of {from} on {panel} was found tripped. Read all three pairs here: the same fault may have hit this unit.',
-        'supply_work' => 'Work on {panel}, told at {from}: read voltage and rotation here before anybody starts it.',
+        'supply_work' => 'Supply work on {panel}, written up at {from}: read voltage and rotation here before anybody starts it.',
     ],
     'put_back' => [
         'lock' => 'Lock and tag on',

@@ -399,14 +399,14 @@ return [
         ],
     ],
     'entry.feed' => [
-        'question' => 'What hangs on this panel?',
+        'question' => 'What is fed from this panel?',
         'short' => 'Feed',
         'fields' => [
             'panel' => ['Panel', 'As it is lettered.'],
             'breaker' => ['Feeder breaker', ''],
             'usable' => ['Feeder wire carries', ''],
             'phases' => ['Phases', ''],
-            'items' => ['What hangs on it', 'In the order it is fed.'],
+            'items' => ['What it feeds', 'In the order it is fed.'],
             'items.name' => ['What', ''],
             'items.machine' => ['Unit', 'Its name at this site, if it is one.'],
             'items.kind' => ['Kind', ''],
@@ -421,8 +421,8 @@ return [
             'items.feeds_from' => ['Fed on from', 'The item whose lugs feed it.'],
         ],
         'say' => [
-            'hangs' => ['head' => '{count, plural, =1 {One load hangs} other {# loads hang}} on {panel}.', 'next' => 'Does it fit? Judge the feeder with these.'],
-            'no_unit' => ['head' => 'None of what hangs on {panel} is a unit here.', 'next' => 'Pick the unit each stands for: what is found on one is asked of the others.'],
+            'hangs' => ['head' => '{panel} feeds {count, plural, =1 {one load} other {# loads}}.', 'next' => 'Does it fit? Judge the feeder with these.'],
+            'no_unit' => ['head' => 'None of what {panel} feeds is a unit here.', 'next' => 'Pick the unit each stands for: what is found on one is asked of the others.'],
             'basis' => ['head' => 'What is found on one unit of a feed is asked of all its others.'],
         ],
     ],

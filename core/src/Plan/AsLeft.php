@@ -11,7 +11,7 @@ namespace IronStart\Core\Plan;
 final class AsLeft
 {
     /** The checks it is taken from. */
-    public const FROM = ['power.dials', 'power.motor_tap', 'power.control_voltage', 'air.fan_drive', 'controls.settings', 'entry.swap', 'entry.lug_torque', 'power.fault_current'];
+    public const FROM = ['power.dials', 'power.motor_tap', 'power.control_voltage', 'air.fan_drive', 'controls.settings', 'entry.swap', 'entry.lug_torque', 'power.disconnect', 'power.fault_current'];
 
     /**
      * @param list<array{check: string, input: array<mixed>, values: array<string, array{value: mixed, unit: string}>}> $recorded what counts, in the order of time
@@ -38,6 +38,7 @@ final class AsLeft
             'sheave' => self::members($fan, 'turns_open', 'driver_pitch', 'rpm_now'),
             'settings' => self::rows($last['controls.settings']['input']['items'] ?? [], fn (array $one): string => self::said($one['left'] ?? null)),
             'swaps' => array_map(fn (array $one): array => [self::said($one['load'] ?? null), self::said($one['first'] ?? null) . ' – ' . self::said($one['second'] ?? null)], $each['entry.swap'] ?? []),
+            'disconnect' => self::members($last['power.disconnect']['input'] ?? [], 'rating', 'device_size', 'fuse_class'),
             'lugs' => self::rows(self::newest($each['entry.lug_torque'] ?? [], 'place'), fn (array $one): string => self::said($one['torque'] ?? null), 'place'),
             'fault_current' => self::named('label_amps', self::figure($last['power.fault_current']['values']['label_amps'] ?? null)),
         ]);

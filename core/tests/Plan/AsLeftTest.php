@@ -23,6 +23,7 @@ final class AsLeftTest extends TestCase
             self::one('power.control_voltage', ['tap' => '480 V']),
             self::one('air.fan_drive', ['turns_open' => 2.5, 'driver_pitch' => '4.4 in', 'rpm_now' => 812, 'amps_now' => '7 A']),
             self::one('controls.settings', ['items' => [['name' => 'occupied cooling', 'left' => '74 degF', 'found' => '70 degF'], ['name' => 'lockout', 'left' => ['value' => 35.5, 'unit' => 'degF']], ['name' => 'economizer', 'left' => true], ['name' => 'fan', 'left' => false], ['name' => 'not told']]]),
+            self::one('power.disconnect', ['rating' => '60 A', 'device_size' => '40 A', 'fuse_class' => 'J', 'kind' => 'fused_switch']),
             self::one('entry.swap', ['load' => 'supply', 'first' => 'L1', 'second' => 'L3']),
             self::one('entry.swap', ['load' => 'Blower', 'first' => 'T1', 'second' => 'T2']),
             self::one('entry.lug_torque', ['place' => 'line lugs', 'torque' => '30 ft.lb']),
@@ -38,6 +39,7 @@ final class AsLeftTest extends TestCase
             'sheave' => [['turns_open', '2.5'], ['driver_pitch', '4.4 in'], ['rpm_now', '812']],
             'settings' => [['occupied cooling', '74 degF'], ['lockout', '35.5 degF'], ['economizer', 'yes'], ['fan', 'no']],
             'swaps' => [['supply', 'L1 – L3'], ['Blower', 'T1 – T2']],
+            'disconnect' => [['rating', '60 A'], ['device_size', '40 A'], ['fuse_class', 'J']],
             'lugs' => [['line lugs', '35 ft.lb'], ['ground', '35 ft.lb']],
             'fault_current' => [['label_amps', '4300 A']],
         ], $left);

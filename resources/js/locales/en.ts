@@ -370,9 +370,9 @@ export default {
     byHand: 'A start made without this screen',
   },
   feedMap: {
-    title: 'What hangs on which panel',
+    title: 'What each panel feeds',
     panel: 'Panel',
-    label: 'What hangs on {panel}, in the order it is fed',
+    label: 'What {panel} feeds, in order',
     reversed: 'came in reversed',
     proved: 'turns right',
     unread: 'rotation not read',

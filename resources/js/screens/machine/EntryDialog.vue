@@ -82,6 +82,7 @@ function correct() {
         >
         <template v-if="entry.instrument"> · {{ t('tape.with', { instrument: entry.instrument }) }}</template>
         <template v-if="entry.source"> · {{ t('tape.from', { source: entry.source }) }}</template>
+        <template v-if="entry.conditions"> · {{ entry.conditions }}</template>
       </p>
       <p v-if="entry.headline" class="headline">
         <StatusMark v-if="entry.status" :status="entry.status" :size="24" /> {{ entry.headline }}

@@ -118,6 +118,7 @@ test('RTU-2 from the board to a held and a loosened gate without touching the po
   await expect(verdict(page)).toContainText('It has had its 12 h')
   await page.keyboard.press('Escape')
   await recorded(page)
+  await expect(page.getByRole('tab', { name: /^Pre-start list/ })).toHaveAttribute('aria-selected', 'true')
   const items = page.locator('.walked fieldset')
   for (let i = 0; i < (await items.count()); i++) {
     const isNeutral = /^Neutral/.test((await items.nth(i).textContent()) ?? '')

@@ -17,7 +17,6 @@ use App\Queries\Prefill;
 use App\Queries\Standings;
 use App\Refusals\Refusal;
 use App\Support\Stamp;
-use Carbon\CarbonImmutable;
 use Illuminate\Database\ConnectionInterface;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\DrawsOnRecord;
@@ -180,17 +179,13 @@ final class RecordCheck
         if (! in_array($given->check, Conditions::BESIDE, true)) {
             return [];
         }
-        $last = RecordedVerdict::query()->where('verdicts.machine_id', $locked->id)->where('verdicts.check', Conditions::ID)->where('verdicts.status', '<>', Status::Open->value)
-            ->join('entries', fn ($join) => $join->on('entries.company_id', '=', 'verdicts.company_id')->on('entries.machine_id', '=', 'verdicts.machine_id')->on('entries.at', '=', 'verdicts.at'))
-            ->whereBetween('entries.placed_at', [self::at($moment - 1000 * Conditions::HOLD), self::at($moment)])
-            ->orderByDesc('entries.placed_at')->orderByDesc('entries.at')->first(['verdicts.at', 'verdicts.said']);
+        $last = Entry::query()->where('entries.machine_id', $locked->id)->join('verdicts', Entry::beside('verdicts'))
+            ->where('verdicts.check', Conditions::ID)->where('verdicts.status', '<>', Status::Open->value)
+            ->whereBetween('entries.placed_at', [Entry::moment($moment - 1000 * Conditions::HOLD), Entry::moment($moment)])
+            ->orderByDesc('entries.placed_at')->orderByDesc('entries.at')->toBase()->first(['entries.at', 'verdicts.said']);
+        $said = json_decode($last->said ?? '{}', true);
 
-        return $last === null ? [] : ['at' => $last->at, 'words' => implode(' ', [$last->said['headline'], ...$last->said['because']])];
-    }
-
-    private static function at(int $milliseconds): string
-    {
-        return CarbonImmutable::createFromTimestampMsUTC($milliseconds)->format(Entry::MOMENT);
+        return $last === null ? [] : ['at' => (int) $last->at, 'words' => implode(' ', [$said['headline'], ...$said['because']])];
     }
 
     /** The input with what the record gives to it, so that the verdict is the one the bench showed. */

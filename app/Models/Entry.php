@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Query\Builder as Rows;
 use Illuminate\Database\Query\JoinClause;
@@ -40,6 +41,12 @@ final class Entry extends OfCompany
     protected $dateFormat = self::MOMENT;
 
     protected $casts = ['device_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime', 'placed_at' => 'immutable_datetime', 'out_of_order' => 'array', 'details' => 'array'];
+
+    /** A place in time as the database compares it. */
+    public static function moment(int $milliseconds): string
+    {
+        return CarbonImmutable::createFromTimestampMsUTC($milliseconds)->format(self::MOMENT);
+    }
 
     /** What was put in the list to be put back, just now, under this entry's own place. */
     public function opened(): ?PutBack

@@ -9,7 +9,6 @@ use App\Models\Machine;
 use App\Models\PutBack;
 use App\Models\SheetVersion;
 use App\Views\PutBackView;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use IronStart\Core\Gate\FactPlace;
 use IronStart\Core\Gate\GateInput;
@@ -115,7 +114,7 @@ final class Standings
     private function rows(array $machines, ?int $until): Collection
     {
         return Entry::query()->whereIn('entries.machine_id', $machines)->whereIn('entries.kind', TapeState::KINDS)
-            ->when($until !== null, fn ($query) => $query->where('placed_at', '<=', self::moment((int) $until)))
+            ->when($until !== null, fn ($query) => $query->where('placed_at', '<=', Entry::moment((int) $until)))
             ->leftJoin('verdicts', Entry::beside('verdicts'))
             ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
             ->leftJoin('overrides', Entry::beside('overrides'))
@@ -123,11 +122,6 @@ final class Standings
             ->select(['entries.machine_id', 'entries.at', 'entries.kind', 'entries.user_id', 'entries.about', 'entries.details', 'entries.reason', 'entries.out_of_order', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'suspect_marks.target_at', 'overrides.gate', 'overrides.role'])
             ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\'->>0 AS next')
             ->toBase()->get();
-    }
-
-    private static function moment(int $milliseconds): string
-    {
-        return CarbonImmutable::createFromTimestampMsUTC($milliseconds)->format(Entry::MOMENT);
     }
 
     /** @param Collection<int, \stdClass> $putBacks */

@@ -90,6 +90,7 @@ const view = computed(() => checks.check(firstStep.parts[0]?.check ?? ''))
 const field = (name: string) => view.value?.fields.find((one) => one.name === name)
 const BEFORE = ['suction_before', 'discharge_before']
 const WHILE = ['suction_after', 'discharge_after', 'amps', 'noise']
+const READ = [...BEFORE, ...WHILE]
 const ROWS = [BEFORE[0], WHILE[0], BEFORE[1], WHILE[1], 'amps', 'noise'] as const
 const at = (thing: Thing, name: string) => `${thing.name.replaceAll('.', ' ')}.${name}`
 const asks = (thing: Thing, name: string) => isCompressor(thing) || name === 'amps'
@@ -117,11 +118,9 @@ const asIs = computed(() => {
   const one = hand.value
   if (one === undefined) return {}
   const started = one.place === 'running' ? one.start.started : localSecond(new Date())
-  return inputOf({ ...plain(one), started, seen: 'good', ...readOf(one, [...BEFORE, ...WHILE]) })
+  return inputOf({ ...plain(one), started, seen: 'good', ...readOf(one, READ) })
 })
-const typed = computed(
-  () => hand.value !== undefined && Object.keys(readOf(hand.value, [...BEFORE, ...WHILE])).length > 0,
-)
+const typed = computed(() => hand.value !== undefined && Object.keys(readOf(hand.value, READ)).length > 0)
 const judged = useVerdict(ref('entry.first_step'), asIs, typed)
 const plain = (thing: Thing): Start => {
   const { name, kind, drive, plate_amps } = thing.start
@@ -166,6 +165,9 @@ function keep(start: Start) {
 const toCome = (but: string) =>
   things.value.filter((one) => one.start.started === undefined && one.name !== but).map(plain)
 
+const reasonsOf = (error: unknown): string[] =>
+  error instanceof Refused ? (error.problem.reasons ?? [error.message]) : [wordsOf(error)]
+
 async function tell(start: Start, isJudged: boolean): Promise<boolean> {
   failure.value = []
   const said = { label: t('firstRun.label'), words: start.name }
@@ -183,7 +185,7 @@ async function tell(start: Start, isJudged: boolean): Promise<boolean> {
     keep(start)
     return true
   } catch (error) {
-    failure.value = error instanceof Refused ? (error.problem.reasons ?? [error.message]) : [wordsOf(error)]
+    failure.value = reasonsOf(error)
     return false
   }
 }
@@ -194,10 +196,10 @@ async function begin(thing: Thing) {
   try {
     if (machine.view?.startedAt === null) await machine.start({ label: t('tape.start'), words: '' })
   } catch (error) {
-    failure.value = error instanceof Refused ? (error.problem.reasons ?? [error.message]) : [wordsOf(error)]
+    failure.value = reasonsOf(error)
     return
   }
-  for (const name of thing.start.started === undefined ? [] : [...BEFORE, ...WHILE])
+  for (const name of thing.start.started === undefined ? [] : READ)
     draft.value.values[at(thing, name)] = undefined
   await tell({ ...plain(thing), started: localSecond(new Date()), ...readOf(thing, BEFORE) }, false)
 }
@@ -211,7 +213,7 @@ async function see(thing: Thing, seen: 'good' | 'bad') {
   const ends = seen === 'bad' && thing.start.stopped === undefined ? { stopped: moment } : {}
   const start = {
     ...thing.start,
-    ...readOf(thing, [...BEFORE, ...WHILE]),
+    ...readOf(thing, READ),
     seen,
     seen_at: moment,
     seconds,
@@ -221,7 +223,7 @@ async function see(thing: Thing, seen: 'good' | 'bad') {
 }
 
 const stop = (thing: Thing) =>
-  tell({ ...thing.start, ...readOf(thing, [...BEFORE, ...WHILE]), stopped: localSecond(new Date()) }, true)
+  tell({ ...thing.start, ...readOf(thing, READ), stopped: localSecond(new Date()) }, true)
 /** What was left running days ago is switched off elsewhere. */
 const LONG = 12 * 60 * MINUTE
 const runs = (thing: Thing) =>
@@ -422,7 +424,7 @@ defineExpose({ record, correct: () => undefined })
           <b>{{
             apart({
               ...thing.start,
-              ...(thing.name === hand?.name ? readOf(thing, [...BEFORE, ...WHILE]) : {}),
+              ...(thing.name === hand?.name ? readOf(thing, READ) : {}),
             })
           }}</b>
         </span>

@@ -12,6 +12,7 @@ import { useVerdict } from '@/composables/useVerdict'
 import DrawnShape from '@/drawings/DrawnShape.vue'
 import { inUnit, withoutPlaces } from '@/drawings/scene'
 import { wordsOf } from '@/lib/failure'
+import { onward } from '@/lib/onward'
 import { firstUnit } from '@/lib/reading'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
@@ -435,14 +436,6 @@ function take(inputs: Record<string, unknown>[]) {
 }
 
 /** Enter goes on to the next empty reading; from the last one to the button. */
-function onEnter(event: KeyboardEvent) {
-  if (!(event.target instanceof HTMLInputElement) || !event.target.classList.contains('figure')) return
-  event.preventDefault()
-  const boxes = [...(root.value?.querySelectorAll<HTMLInputElement>('.figure') ?? [])]
-  const at = boxes.indexOf(event.target)
-  const next = boxes.slice(at + 1).find((box) => box.value === '' && box.placeholder === '')
-  ;(next ?? button.value)?.focus()
-}
 watch(about, () => (failure.value = ''))
 
 /** What the bench holds, a check each. */
@@ -452,7 +445,12 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
 </script>
 
 <template>
-  <div ref="root" class="frame" @keydown.enter="onEnter" @keydown.esc="($event.target as HTMLElement).blur()">
+  <div
+    ref="root"
+    class="frame"
+    @keydown.enter="onward($event, root, () => button)"
+    @keydown.esc="($event.target as HTMLElement).blur()"
+  >
     <div class="top">
       <template v-if="past">
         <PastEntry :entry="past" />

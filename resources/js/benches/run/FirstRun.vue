@@ -2,36 +2,39 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import StatusMark from '@/components/StatusMark.vue'
 import VerdictLine from '@/components/VerdictLine.vue'
 import { useDraft } from '@/composables/useDraft'
 import { useVerdict } from '@/composables/useVerdict'
 import { Refused } from '@/api/client'
 import { wordsOf } from '@/lib/failure'
+import { onward } from '@/lib/onward'
 import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
-import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
 import { provideBench } from '../bench'
 import { type Draft, freshDraft, isTyped, wireOf } from '../entered'
 import NextLine from '../NextLine.vue'
+import { useOpening } from '../opening'
 import { counted } from '../out/pumpDown'
-import FieldCell from '../rows/FieldCell.vue'
 import { localSecond } from '../rows/taking'
 import {
   amount,
-  apart,
   atHand,
+  BEFORE,
   byMode,
+  cellOf,
   countOf,
   isCompressor,
+  isOn,
   startsOf,
   stillMine,
   type Start,
   type Thing,
   thingsOf,
   timersOf,
+  WHILE,
 } from './firstRun'
+import FirstRunTable from './FirstRunTable.vue'
 import { firstStep } from './run'
 
 /**
@@ -48,7 +51,6 @@ const { t } = useI18n()
 const machine = useMachine()
 const checks = useChecks()
 const session = useSession()
-const outbox = useOutbox()
 const place = machine.view?.id ?? 0
 const { draft: mine } = useDraft<{ starts: Start[] }>(`${place}.firstRun`, () => ({ starts: [] }))
 const { draft } = useDraft<Draft>(`${place}.firstRun.read`, freshDraft)
@@ -87,28 +89,16 @@ watch(
 
 // What is read at the thing at hand.
 const view = computed(() => checks.check(firstStep.parts[0]?.check ?? ''))
-const field = (name: string) => view.value?.fields.find((one) => one.name === name)
-const BEFORE = ['suction_before', 'discharge_before']
-const WHILE = ['suction_after', 'discharge_after', 'amps', 'noise']
+const fields = computed(() => view.value?.fields ?? [])
+const field = (name: string) => fields.value.find((one) => one.name === name)
 const READ = [...BEFORE, ...WHILE]
-const ROWS = [BEFORE[0], WHILE[0], BEFORE[1], WHILE[1], 'amps', 'noise'] as const
-const at = (thing: Thing, name: string) => `${thing.name.replaceAll('.', ' ')}.${name}`
-const asks = (thing: Thing, name: string) => isCompressor(thing) || name === 'amps'
-const isOpen = (thing: Thing, name: string) =>
-  thing.name === hand.value?.name && asks(thing, name) && thing.place !== 'held'
 function readOf(thing: Thing, names: string[]): Record<string, unknown> {
   const read = names.flatMap((name) => {
     const one = field(name)
-    const typed = draft.value.values[at(thing, name)]
+    const typed = draft.value.values[cellOf(thing, name)]
     return one === undefined || !isTyped(typed) ? [] : [[name, wireOf(one, typed)]]
   })
   return Object.fromEntries(read) as Record<string, unknown>
-}
-const told = (thing: Thing, name: string): string => {
-  const value = thing.start[name]
-  const one = field(name)
-  const word = one?.optionWords[one.options.findIndex((option) => option === value)]
-  return word ?? (typeof value === 'object' && value !== null ? `${amount(value)}` : String(value ?? ''))
 }
 const inputOf = (start: Start): Record<string, unknown> =>
   Object.fromEntries(Object.entries(start).filter(([, value]) => value !== undefined && value !== null))
@@ -120,7 +110,8 @@ const asIs = computed(() => {
   const started = one.place === 'running' ? one.start.started : localSecond(new Date())
   return inputOf({ ...plain(one), started, seen: 'good', ...readOf(one, READ) })
 })
-const typed = computed(() => hand.value !== undefined && Object.keys(readOf(hand.value, READ)).length > 0)
+const handRead = computed(() => (hand.value === undefined ? {} : readOf(hand.value, READ)))
+const typed = computed(() => Object.keys(handRead.value).length > 0)
 const judged = useVerdict(ref('entry.first_step'), asIs, typed)
 const plain = (thing: Thing): Start => {
   const { name, kind, drive, plate_amps } = thing.start
@@ -140,7 +131,7 @@ provideBench({
   problemAt: (where) =>
     judged.problem.value !== null &&
     hand.value !== undefined &&
-    where === at(hand.value, judged.problem.value.field ?? '')
+    where === cellOf(hand.value, judged.problem.value.field ?? '')
       ? judged.problem.value.detail
       : '',
   field: (path) => field(path.split('.').pop() ?? ''),
@@ -151,8 +142,8 @@ const last = computed(() =>
   machine.view?.tape.find((one) => one.check === 'run.first_start' && one.suspect === ''),
 )
 const done = computed(() => things.value.length > 0 && hand.value === undefined)
-const unsure = computed(() => !machine.reachable || outbox.held.length > 0)
-const refused = computed(() => (unsure.value ? [] : (machine.view?.startRefused ?? [])))
+const opening = useOpening('start')
+const refused = computed(() => (opening.refused.value ? opening.reasons.value : []))
 const mayRecord = computed(() => session.may('record') && session.may('start'))
 
 /** Kept here at once; it goes out as soon as there is signal. */
@@ -172,7 +163,7 @@ async function tell(start: Start, isJudged: boolean): Promise<boolean> {
   failure.value = []
   const said = { label: t('firstRun.label'), words: start.name }
   const step = { check: 'entry.first_step', subject: 'machine', input: inputOf(start) }
-  const unchecked = unsure.value ? { unchecked: true } : {}
+  const unchecked = opening.unsure.value ? { unchecked: true } : {}
   try {
     if (isJudged) {
       const judge = {
@@ -200,7 +191,7 @@ async function begin(thing: Thing) {
     return
   }
   for (const name of thing.start.started === undefined ? [] : READ)
-    draft.value.values[at(thing, name)] = undefined
+    draft.value.values[cellOf(thing, name)] = undefined
   await tell({ ...plain(thing), started: localSecond(new Date()), ...readOf(thing, BEFORE) }, false)
 }
 
@@ -224,31 +215,9 @@ async function see(thing: Thing, seen: 'good' | 'bad') {
 
 const stop = (thing: Thing) =>
   tell({ ...thing.start, ...readOf(thing, READ), stopped: localSecond(new Date()) }, true)
-/** What was left running days ago is switched off elsewhere. */
-const LONG = 12 * 60 * MINUTE
-const runs = (thing: Thing) =>
-  thing.start.started !== undefined &&
-  thing.start.stopped === undefined &&
-  now.value - new Date(thing.start.started).getTime() < LONG
-const MARKS: Record<Thing['place'], string> = {
-  good: 'clear',
-  bad: 'stop',
-  running: 'open',
-  look: 'open',
-  next: '',
-  held: '',
-}
+const runs = (thing: Thing) => isOn(thing, now.value)
 
-/** Enter goes on to the next empty reading; from the last one to the press at hand. */
 const root = ref<HTMLElement | null>(null)
-function onEnter(event: KeyboardEvent) {
-  if (!(event.target instanceof HTMLInputElement) || !event.target.classList.contains('figure')) return
-  event.preventDefault()
-  const boxes = [...(root.value?.querySelectorAll<HTMLInputElement>('.figure') ?? [])]
-  const next = boxes.slice(boxes.indexOf(event.target) + 1).find((box) => box.value === '')
-  ;(next ?? root.value?.querySelector<HTMLElement>('.presses .forge'))?.focus()
-}
-
 /** The first of the presses, by its key. */
 function record() {
   const one = hand.value
@@ -260,7 +229,12 @@ defineExpose({ record, correct: () => undefined })
 </script>
 
 <template>
-  <div ref="root" class="run" @keydown.enter="onEnter" @keydown.esc="($event.target as HTMLElement).blur()">
+  <div
+    ref="root"
+    class="run"
+    @keydown.enter="onward($event, root, () => root?.querySelector<HTMLElement>('.presses .forge'))"
+    @keydown.esc="($event.target as HTMLElement).blur()"
+  >
     <div class="top">
       <VerdictLine
         v-if="refused.length > 0"
@@ -354,82 +328,17 @@ defineExpose({ record, correct: () => undefined })
       </div>
     </div>
     <p v-for="one in failure" :key="one" class="failure" role="alert">{{ one }}</p>
-    <div class="things" role="table" :style="{ '--things': things.length }">
-      <div class="line heads" role="row">
-        <span role="columnheader" class="label"
-          ><span class="sr-only">{{ t('firstRun.reading') }}</span></span
-        >
-        <span
-          v-for="thing in things"
-          :key="thing.name"
-          class="thing head"
-          :class="{ mine: thing.name === hand?.name, shown: thing.name === shown }"
-          role="columnheader"
-        >
-          <b @click="picked = thing.name"
-            ><StatusMark v-if="MARKS[thing.place]" :status="MARKS[thing.place]" :size="18" />
-            {{ thing.name }}</b
-          >
-          <small>{{ t(`firstRun.place.${thing.place}`) }}</small>
-          <button
-            v-if="mayRecord && runs(thing) && thing.name !== hand?.name"
-            type="button"
-            class="press small"
-            :disabled="machine.sending"
-            @click="stop(thing)"
-          >
-            {{ t('firstRun.stop') }}
-          </button>
-        </span>
-      </div>
-      <div
-        v-for="name in ROWS"
-        :key="name"
-        class="line"
-        :class="{ bare: !things.some((one) => one.name === shown && asks(one, name ?? '')) }"
-        role="row"
-      >
-        <span class="label" role="rowheader">{{ field(name ?? '')?.label }}</span>
-        <span
-          v-for="thing in things"
-          :key="thing.name"
-          class="thing"
-          :class="{ mine: thing.name === hand?.name, shown: thing.name === shown }"
-          role="cell"
-        >
-          <template v-if="asks(thing, name ?? '')">
-            <FieldCell
-              v-if="isOpen(thing, name ?? '') && field(name ?? '')"
-              :field="field(name ?? '')!"
-              :at="at(thing, name ?? '')"
-              :label="`${field(name ?? '')?.label}, ${thing.name}`"
-              compact
-            />
-            <template v-else>{{ told(thing, name ?? '') }}</template>
-            <small v-if="name === 'amps' && thing.start.plate_amps">{{
-              t('firstRun.plate', { amps: told(thing, 'plate_amps') })
-            }}</small>
-          </template>
-        </span>
-      </div>
-      <div class="line" role="row">
-        <span class="label" role="rowheader">{{ t('firstRun.apart') }}</span>
-        <span
-          v-for="thing in things"
-          :key="thing.name"
-          class="thing"
-          :class="{ mine: thing.name === hand?.name, shown: thing.name === shown }"
-          role="cell"
-        >
-          <b>{{
-            apart({
-              ...thing.start,
-              ...(thing.name === hand?.name ? readOf(thing, READ) : {}),
-            })
-          }}</b>
-        </span>
-      </div>
-    </div>
+    <FirstRunTable
+      :things="things"
+      :hand="hand"
+      :shown="shown"
+      :fields="fields"
+      :read="handRead"
+      :may-stop="mayRecord && !machine.sending"
+      :now="now"
+      @pick="picked = $event"
+      @stop="stop"
+    />
     <p v-if="judged.verdict.value?.status === 'watch'" class="failure">
       {{ judged.verdict.value.headline }} {{ judged.verdict.value.because.join(' ') }}
     </p>
@@ -497,63 +406,6 @@ defineExpose({ record, correct: () => undefined })
   min-height: 68px;
   font-size: 24px;
 }
-.line {
-  display: grid;
-  grid-template-columns: 170px repeat(var(--things), minmax(0, 1fr));
-  align-items: center;
-  gap: 4px 14px;
-  min-height: 38px;
-  border-bottom: 1px solid var(--rule);
-}
-.heads {
-  align-items: end;
-  border-bottom: 2px solid var(--ink);
-}
-.thing {
-  min-width: 0;
-  padding: 2px 6px;
-  font-size: 18px;
-}
-.thing.mine {
-  align-self: stretch;
-  background: var(--ground);
-}
-.head b {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  font: 600 20px/1.2 var(--figures);
-}
-.thing small {
-  display: block;
-  font-size: 14px;
-  color: var(--iron-soft);
-}
-.label {
-  font-size: 16px;
-}
-.thing :deep(.reading > label),
-.thing :deep(legend) {
-  position: absolute;
-  overflow: hidden;
-  width: 1px;
-  height: 1px;
-  clip-path: inset(50%);
-}
-.thing :deep(.reading),
-.thing :deep(.choice) {
-  display: block;
-  min-width: 0;
-  padding: 0;
-  border: 0;
-}
-.thing :deep(.box) {
-  width: 100%;
-}
-.thing :deep(.box input) {
-  width: 100%;
-  min-width: 0;
-}
 .failure {
   color: var(--stop);
 }
@@ -571,24 +423,6 @@ defineExpose({ record, correct: () => undefined })
     top: 0;
     z-index: 3;
     background: var(--paper);
-  }
-  .heads {
-    grid-template-columns: repeat(var(--things), minmax(0, 1fr));
-    gap: 2px;
-  }
-  .line:not(.heads) {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
-  }
-  .line:not(.heads) .thing:not(.shown),
-  .line.bare,
-  .heads .label {
-    display: none;
-  }
-  .heads .shown {
-    border-bottom: 3px solid var(--ink);
-  }
-  .heads .thing {
-    padding: 2px;
   }
   .big {
     min-height: 84px;

@@ -5,20 +5,18 @@ import { Refused } from '@/api/client'
 import VerdictLine from '@/components/VerdictLine.vue'
 import { clock } from '@/lib/time'
 import { useMachine } from '@/stores/machine'
-import { useOutbox } from '@/stores/outbox'
 import { useSession } from '@/stores/session'
+import { useOpening } from '../opening'
 
 /** The one press. While Run is shut it says why, and what opens it. */
 const emit = defineEmits<{ recorded: [status: string] }>()
 const { t } = useI18n()
 const machine = useMachine()
 const session = useSession()
-const outbox = useOutbox()
 const failure = ref('')
 /** Without signal, or with readings still on the way, what is seen here may be old: the press is kept as pressed. */
-const unsure = computed(() => !machine.reachable || outbox.held.length > 0)
-const told = computed(() => machine.view?.startRefused ?? [])
-const refused = computed(() => (unsure.value ? [] : told.value))
+const { unsure, reasons: told, refused: isRefused } = useOpening('start')
+const refused = computed(() => (isRefused.value ? told.value : []))
 const last = computed(() => machine.view?.tape.find((entry) => entry.kind === 'start'))
 const sentence = computed(() =>
   refused.value.length > 0 ? (refused.value[0] ?? '') : t(unsure.value ? 'start.unsure' : 'start.ready'),

@@ -18,7 +18,16 @@ export type Timer = { what: string; minutes: number; left: number }
 
 const COMPRESSORS = ['scroll', 'screw', 'reciprocating']
 const MINUTE = 60_000
+/** What was left running days ago is switched off elsewhere. */
+const LONG = 12 * 60 * MINUTE
 export const isCompressor = (one: { kind: string }): boolean => COMPRESSORS.includes(one.kind)
+/** What is read before the button, and while it runs. */
+export const BEFORE = ['suction_before', 'discharge_before']
+export const WHILE = ['suction_after', 'discharge_after', 'amps', 'noise']
+/** A compressor is read by its gauges too; anything else only by its amps. */
+export const asks = (thing: Thing, name: string): boolean => isCompressor(thing) || name === 'amps'
+/** The cell of one reading of one thing. */
+export const cellOf = (thing: Thing, name: string): string => `${thing.name.replaceAll('.', ' ')}.${name}`
 
 const keyOf = (start: Start): string => `${start.name}\n${start.started ?? ''}`
 const msOf = (moment: string | undefined): number | undefined =>
@@ -64,6 +73,12 @@ function placeOf(start: Start, ahead: boolean): Place {
   if (start.seen === 'good') return 'good'
   if (start.seen === 'bad') return 'bad'
   return start.stopped === undefined ? 'running' : 'look'
+}
+
+/** Whether it is on, as far as this run can know. */
+export function isOn(thing: Thing, now: number): boolean {
+  const { started, stopped } = thing.start
+  return started !== undefined && stopped === undefined && now - new Date(started).getTime() < LONG
 }
 
 /** The thing one is at: what runs and was not seen yet; else the first that is not right. */

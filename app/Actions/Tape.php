@@ -43,6 +43,9 @@ final class Tape
             // What an earlier version left unchained may be of any kind.
             $this->chain->extend($locked, $locked->chained_at + count($this->kinds) === $locked->last_at ? $this->kinds : EntryKind::cases());
             $machine->last_at = $locked->last_at;
+            if ($locked->relationLoaded('job') && ! $machine->relationLoaded('job')) {
+                $machine->setRelation('job', $locked->job);
+            }
 
             return $written;
         };

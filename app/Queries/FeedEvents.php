@@ -6,7 +6,6 @@ namespace App\Queries;
 
 use App\Models\Entry;
 use App\Support\CurrentCompany;
-use Carbon\CarbonImmutable;
 use Illuminate\Database\ConnectionInterface;
 use IronStart\Core\Power\FeedQuestions;
 
@@ -28,6 +27,10 @@ final readonly class FeedEvents
             AND NOT EXISTS (SELECT 1 FROM entries c WHERE c.company_id = e.company_id AND c.machine_id = e.machine_id AND c.supersedes = e.at)
         ORDER BY coalesce(v.check, e.kind), coalesce(v.status, ''), coalesce(jsonb_exists(v.codes, 'supply_reversed'), false), coalesce(jsonb_exists(v.codes, 'phase_lost'), false), e.placed_at DESC, e.at DESC
         SQL;
+    private const HAPPENED = <<<'SQL'
+        INSERT INTO feed_events (%s) VALUES (%s)
+        ON CONFLICT (%s) DO UPDATE SET told = excluded.told, placed_at = excluded.placed_at, at = excluded.at WHERE feed_events.placed_at <= excluded.placed_at
+        SQL;
     private const KEY = ['company_id', 'machine_id', 'what', 'status', 'reversed', 'lost'];
 
     public function __construct(private ConnectionInterface $db, private CurrentCompany $company)
@@ -47,11 +50,8 @@ final readonly class FeedEvents
             'reversed' => in_array('supply_reversed', $codes, true), 'lost' => in_array('phase_lost', $codes, true), 'told' => $from,
             'placed_at' => $entry->placed_at->format(Entry::MOMENT), 'at' => $entry->at,
         ];
-        $last = $this->db->table('feed_events')->where(array_intersect_key($row, array_flip(self::KEY)))->value('placed_at');
         // One that comes late stands where it was made.
-        if (! is_string($last) || CarbonImmutable::parse($last)->getTimestampMs() <= $entry->placed_at->getTimestampMs()) {
-            $this->db->table('feed_events')->upsert([$row], self::KEY, ['told', 'placed_at', 'at']);
-        }
+        $this->db->insert(sprintf(self::HAPPENED, implode(', ', array_keys($row)), implode(', ', array_fill(0, count($row), '?')), implode(', ', self::KEY)), array_values($row));
     }
 
     /** After an entry of the machine was doubted or corrected. */

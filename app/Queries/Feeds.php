@@ -23,6 +23,13 @@ final readonly class Feeds
         WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel
         SQL;
 
+    private const UNITS = <<<'SQL'
+        SELECT json_object_agg(u.name, u.id) AS units, coalesce(sum(u.last_at) FILTER (WHERE u.id <> mine.machine_id), 0) AS news
+        FROM feed_members each_one
+        JOIN machines u ON u.id = each_one.machine_id
+        WHERE each_one.company_id = mine.company_id AND each_one.site_id = mine.site_id AND each_one.panel = mine.panel
+        SQL;
+
     public function __construct(private ConnectionInterface $db, private CurrentCompany $company)
     {
     }
@@ -40,13 +47,13 @@ final readonly class Feeds
         $rows = $this->db->table('feed_members as mine')->where('mine.company_id', $this->company->id())->whereIn('mine.machine_id', $machines)
             ->join('verdicts as told', fn ($join) => $join->on('told.company_id', '=', 'mine.company_id')->on('told.machine_id', '=', 'mine.told_machine_id')->on('told.at', '=', 'mine.told_at'))
             ->whereNotExists(fn ($doubt) => $doubt->from('suspect_marks as d')->whereColumn('d.company_id', 'mine.company_id')->whereColumn('d.machine_id', 'mine.told_machine_id')->whereColumn('d.target_at', 'mine.told_at'))
-            ->join('machines', 'machines.id', '=', 'mine.machine_id')
-            ->select(['mine.machine_id', 'machines.name as machine', 'mine.name', 'mine.panel', 'told.input'])
-            ->selectRaw("(SELECT json_object_agg(u.name, u.id) FROM feed_members unit JOIN machines u ON u.id = unit.machine_id WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel) AS units, (SELECT coalesce(sum(u.last_at), 0) FROM feed_members unit JOIN machines u ON u.id = unit.machine_id WHERE unit.company_id = mine.company_id AND unit.site_id = mine.site_id AND unit.panel = mine.panel AND unit.machine_id <> mine.machine_id) AS news, ($events) AS events")
+            ->crossJoin($this->db->raw('LATERAL (' . self::UNITS . ') AS unit'))
+            ->select(['mine.machine_id', 'mine.name', 'mine.panel', 'told.input', 'unit.units', 'unit.news'])->selectRaw("($events) AS events")
             ->get();
         $feeds = [];
         foreach ($rows as $row) {
-            $feeds[$row->machine_id] = new Feed($row->panel, $row->machine, $row->name, (array) json_decode($row->input, true), (array) json_decode($row->units, true), (array) json_decode($row->events ?? '[]', true), (int) $row->news);
+            $units = (array) json_decode($row->units, true);
+            $feeds[$row->machine_id] = new Feed($row->panel, (string) array_search($row->machine_id, $units, true), $row->name, (array) json_decode($row->input, true), $units, (array) json_decode($row->events ?? '[]', true), (int) $row->news);
         }
 
         return $feeds;

@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Machine;
-use App\Models\RecordedVerdict;
-use App\Models\SuspectMark;
+use Illuminate\Support\Collection;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Wording\Phrases;
 
@@ -17,8 +16,11 @@ final class FormAnswers
     {
     }
 
-    /** @return array<string, string> answer by question; those the record does not know are not in it */
-    public function of(Machine $machine): array
+    /**
+     * @param Collection<int, \stdClass> $rows of the tape
+     * @return array<string, string> answer by question; those the record does not know are not in it
+     */
+    public function of(Machine $machine, Collection $rows): array
     {
         $form = Standings::sheet($machine)->figure('form', 'machine');
         $asked = array_filter(is_array($form) ? $form : [], fn (mixed $one): bool => is_array($one) && is_string($one['check'] ?? null) && is_string($one['reading'] ?? null));
@@ -26,9 +28,8 @@ final class FormAnswers
             return [];
         }
         $newest = [];
-        $rows = RecordedVerdict::query()->where('machine_id', $machine->id)->whereIn('check', array_values(array_unique(array_column($asked, 'check'))))
-            ->whereNotExists(SuspectMark::flags('verdicts'))->orderBy('at')->toBase()->get(['check', 'subject', 'input']);
-        foreach ($rows as $row) {
+        $of = $rows->whereIn('check', array_column($asked, 'check'))->whereNotIn('at', $rows->whereNotNull('target_at')->pluck('target_at')->all());
+        foreach ($of->sortBy('at') as $row) {
             $newest[$row->check][$row->subject] = $newest[$row->check][''] = json_decode($row->input, true);
         }
         $answers = [];

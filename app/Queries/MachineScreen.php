@@ -35,10 +35,9 @@ final class MachineScreen
     {
         $machine->loadMissing('job.site')->load(['sheet' => fn ($sheet) => $sheet->select('*')->selectRaw('(SELECT max(newer.version) FROM sheet_versions newer WHERE newer.company_id = sheet_versions.company_id AND newer.sheet_id = sheet_versions.sheet_id) AS newest')]);
         $rows = $this->tape->rows($machine->id);
-        $doubts = $this->tape->doubts($machine->id);
         $putBack = $this->tape->putBack(new Collection([$machine]), false);
         $standing = $this->standings->fromTape($machine, $rows, $putBack);
-        $entries = $this->tape->entries($machine->id, $rows, $doubts);
+        $entries = $this->tape->entries($machine->id, $rows);
         $start = $rows->where('kind', 'start')->last();
         $feed = $this->feeds->of($machine);
         $past = PastReader::from($machine, $rows, fn (): ?Feed => $feed);
@@ -63,7 +62,7 @@ final class MachineScreen
             startedAt: $start === null ? null : (int) $start->at,
             openings: $this->openings->of($machine, $standing, $past),
             sheet: self::sheet($machine),
-            prefill: (object) $this->prefill->of($machine, $reader, $past),
+            prefill: (object) $this->prefill->of($machine, $reader, $past, $rows),
             instruments: $this->instruments->all(),
             news: $machine->last_at,
             items: JobParts::items($standing->tape),

@@ -51,7 +51,7 @@ final class PastReader
             if ($row->kind === 'check' && in_array($row->check, Past::DRAWN_ON, true) && ! isset($flagged[$row->at])) {
                 $recorded[] = [
                     'check' => $row->check, 'subject' => $row->subject, 'status' => $row->status, 'codes' => array_values((array) json_decode($row->codes, true)),
-                    'input' => (array) json_decode($row->input ?? '{}', true), 'values' => (array) json_decode($row->said_values ?? '{}', true), 'at' => $rank,
+                    'input' => (array) json_decode($row->input ?? '{}', true), 'values' => $row->values, 'at' => $rank,
                 ];
             }
         }
@@ -67,8 +67,8 @@ final class PastReader
             ->where(fn ($query) => $query->whereNull('verdicts.check')->orWhereIn('verdicts.check', Past::DRAWN_ON))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
             ->select(['entries.at', 'entries.kind', 'entries.details', 'entries.supersedes', 'suspect_marks.target_at', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'verdicts.input'])
-            ->selectRaw('verdicts.said->\'values\' AS said_values')
-            ->toBase()->get();
+            ->selectRaw('verdicts.said->\'values\' AS values')
+            ->toBase()->get()->each(fn (\stdClass $row): array => $row->values = (array) json_decode($row->values ?? '{}', true));
 
         return self::from($machine, $rows, fn (): ?Feed => $this->feeds->of([$machine->id])[$machine->id] ?? null);
     }

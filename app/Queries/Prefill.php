@@ -6,6 +6,8 @@ namespace App\Queries;
 
 use App\Models\Machine;
 use App\Models\User;
+use Illuminate\Cache\CacheManager;
+use Illuminate\Support\Collection;
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
@@ -20,6 +22,10 @@ use IronStart\Core\Sheet\TypedOver;
 /**
  * What the input of a check starts with: figures of the equipment sheet, what was recorded before, the job, the person.
  * The fields of the checks say themselves what fills them.
+ *
+ * What a sheet gives is kept by its content: to work it out, every field of every check is made.
+ *
+ * @phpstan-type Given array{figures: array<string, array<string, array<string, mixed>>>, plate: array<string, array<string, array<string, string>>>, else: array<string, array<string, string>>}
  */
 final class Prefill
 {
@@ -40,22 +46,27 @@ final class Prefill
     /** m */
     private const FOOT = 0.3048;
 
-    /** @var array<string, list<Field>> made once: a screen asks for those of every check, twice */
-    private array $fields = [];
-    /** @var array{int, array<string, array<string, array<string, mixed>>>} what the sheet gives, by check and subject, of the version asked last */
-    private array $given = [-1, []];
+    /** s that what a sheet comes to is kept. */
+    private const KEPT = 2_592_000;
 
-    public function __construct(private readonly Judge $judge, private readonly FormAnswers $form)
+    /** @var array<string, Given> what sheets give, by their content */
+    private array $given = [];
+
+    public function __construct(private readonly Judge $judge, private readonly FormAnswers $form, private readonly CacheManager $cache)
     {
     }
 
-    /** @return array<string, array<string, array<string, mixed>>> by check and subject */
-    public function of(Machine $machine, User $person, Past $past): array
+    /**
+     * @param Collection<int, \stdClass> $rows of the tape
+     * @return array<string, array<string, array<string, mixed>>> by check and subject
+     */
+    public function of(Machine $machine, User $person, Past $past, Collection $rows): array
     {
         $filled = [];
-        foreach ($this->given($machine) as $id => $subjects) {
+        ['figures' => $figures, 'else' => $else] = $this->given($machine);
+        foreach ($figures as $id => $subjects) {
             $check = $this->judge->registry->get($id);
-            $ofReader = $this->ofReader($id, $machine, $person);
+            $ofReader = self::ofReader($else[$id] ?? [], $machine, $person);
             if ($id === self::BY_SECTION) {
                 $subjects += self::sections($subjects, $past->parts($id));
             }
@@ -68,7 +79,7 @@ final class Prefill
         }
 
         if (isset($filled[self::FORM]['machine'])) {
-            $answers = $this->form->of($machine);
+            $answers = $this->form->of($machine, $rows);
             $filled[self::FORM]['machine']['items'] = array_map(fn (array $item): array => $item + (isset($answers[$item['name']]) ? ['answer' => $answers[$item['name']]] : []), $filled[self::FORM]['machine']['items']);
         }
 
@@ -117,20 +128,10 @@ final class Prefill
     /** @return array<string, array<string, array<string, string>>> figures of the sheet by check, subject and field */
     public function plate(Machine $machine): array
     {
-        $plate = [];
-        foreach ($this->given($machine) as $id => $subjects) {
-            foreach ($subjects as $subject => $fromSheet) {
-                $figures = TypedOver::figures($this->fields($id), $fromSheet);
-                if ($figures !== []) {
-                    $plate[$id][$subject] = $figures;
-                }
-            }
-        }
-
-        return $plate;
+        return $this->given($machine)['plate'];
     }
 
-    /** @return array<string, array<string, array<string, mixed>>> by check and subject */
+    /** @return Given */
     private function given(Machine $machine): array
     {
         $given = $this->ofSheet($machine);
@@ -138,7 +139,8 @@ final class Prefill
             return $given;
         }
         foreach (self::COMES_OUT as $check) {
-            $given[$check] = array_map(fn (): array => [], $given[$check] ?? []);
+            $given['figures'][$check] = array_map(fn (): array => [], $given['figures'][$check] ?? []);
+            unset($given['plate'][$check]);
         }
 
         return $given;
@@ -152,23 +154,43 @@ final class Prefill
         return ! $job->start_up_only && $job->type !== JobType::Compressor->value && ! in_array('module_change', $job->facts, true);
     }
 
-    /** @return array<string, array<string, array<string, mixed>>> by check and subject */
+    /** @return Given */
     private function ofSheet(Machine $machine): array
     {
-        // A version of a sheet never changes; no sheet is version 0.
-        $version = (int) $machine->sheet_version_id;
-        if ($this->given[0] !== $version) {
-            $sheet = Standings::sheet($machine);
-            $given = [];
-            foreach ($this->judge->registry->ids() as $id) {
-                foreach ($id === 'job.gates' ? [] : self::subjects($id, $sheet) as $subject) {
-                    $given[$id][$subject] = self::filled($id, $this->fields($id), $sheet, $subject);
+        $body = $machine->loadMissing('sheet')->sheet->body ?? [];
+        $key = 'sheet.' . md5(config('iron.build') . "\n" . json_encode($body, JSON_THROW_ON_ERROR));
+
+        return $this->given[$key] ??= $this->cache->store('sheets')->remember($key, self::KEPT, fn (): array => $this->workedOut(new EquipmentSheet($body)));
+    }
+
+    /** @return Given */
+    private function workedOut(EquipmentSheet $sheet): array
+    {
+        $given = ['figures' => [], 'plate' => [], 'else' => []];
+        foreach (array_diff($this->judge->registry->ids(), ['job.gates']) as $id) {
+            $fields = $this->judge->registry->get($id)->fields();
+            $given['else'][$id] = array_filter(array_column(array_map(fn (Field $field): array => [$field->name, self::filler($field)], $fields), 1, 0), fn (string $filler): bool => $filler !== '');
+            foreach (self::subjects($id, $sheet) as $subject) {
+                $given['figures'][$id][$subject] = self::filled($id, $fields, $sheet, $subject);
+                $plate = TypedOver::figures($fields, $given['figures'][$id][$subject]);
+                if ($plate !== []) {
+                    $given['plate'][$id][$subject] = $plate;
                 }
             }
-            $this->given = [$version, $given];
         }
 
-        return $this->given[1];
+        return $given;
+    }
+
+    /** What fills a field that neither the sheet nor the record fills; '' for nothing. */
+    private static function filler(Field $field): string
+    {
+        return match (true) {
+            $field->ofJob => 'job',
+            $field->ofReader => 'reader',
+            $field->ofSite => 'site',
+            default => '',
+        };
     }
 
     /**
@@ -178,12 +200,6 @@ final class Prefill
     private static function filled(string $id, array $fields, EquipmentSheet $sheet, string $subject): array
     {
         return $id === self::OF_THE_OLD_UNIT && $subject === 'old_disconnect' ? [] : $sheet->fill($fields, $subject);
-    }
-
-    /** @return list<Field> */
-    private function fields(string $id): array
-    {
-        return $this->fields[$id] ??= $this->judge->registry->get($id)->fields();
     }
 
     /**
@@ -243,22 +259,21 @@ final class Prefill
         return $sections;
     }
 
-    /** @return array<string, mixed> */
-    private function ofReader(string $id, Machine $machine, User $person): array
+    /**
+     * @param array<string, string> $fillers by field
+     * @return array<string, mixed>
+     */
+    private static function ofReader(array $fillers, Machine $machine, User $person): array
     {
-        $input = [];
-        foreach ($this->fields($id) as $field) {
-            if ($field->ofJob) {
-                $input[$field->name] = $machine->job->type;
-            } elseif ($field->ofReader) {
-                $input[$field->name] = $person->name;
-            } elseif ($field->ofSite && $machine->job->site->altitude_m !== 0.0) {
-                // Sea level is what a site says of which nobody said anything.
-                $input[$field->name] = ['value' => round($machine->job->site->altitude_m / self::FOOT), 'unit' => 'ft'];
-            }
-        }
+        $altitude = $machine->job->site->altitude_m;
+        $by = array_filter([
+            'job' => $machine->job->type,
+            'reader' => $person->name,
+            // Sea level is what a site says of which nobody said anything.
+            'site' => $altitude === 0.0 ? null : ['value' => round($altitude / self::FOOT), 'unit' => 'ft'],
+        ], fn (mixed $told): bool => $told !== null);
 
-        return $input;
+        return array_filter(array_map(fn (string $filler): mixed => $by[$filler] ?? null, $fillers), fn (mixed $told): bool => $told !== null);
     }
 
     /** @return list<string> */

@@ -81,7 +81,7 @@ final class RecordSheet
      */
     public function evidence(Machine $machine, ?\Illuminate\Support\Collection $rows = null, bool $isWhole = true): array
     {
-        return array_reverse($this->tape->entries($machine->id, $rows ?? $this->tape->rows($machine->id), $this->tape->doubts($machine->id), true, $isWhole));
+        return array_reverse($this->tape->entries($machine->id, $rows ?? $this->tape->rows($machine->id), true, $isWhole));
     }
 
     /**

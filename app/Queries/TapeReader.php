@@ -8,7 +8,6 @@ use App\Models\Entry;
 use App\Models\EntryKind;
 use App\Models\Machine;
 use App\Models\PutBack;
-use App\Models\SuspectMark;
 use App\Support\Moment;
 use App\Views\PhotoView;
 use App\Views\PutBackView;
@@ -47,39 +46,35 @@ final class TapeReader
             ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
             ->leftJoin('put_backs as opened', fn ($join) => $join->on('opened.company_id', '=', 'entries.company_id')->on('opened.machine_id', '=', 'entries.machine_id')->on('opened.entry_id', '=', 'entries.id'))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
-            ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\'->>0 AS next, verdicts.said->\'values\' AS said_values')
             ->toBase()
-            ->addSelect(['entries.at', 'entries.kind', 'entries.user_id', 'users.name as who', 'entries.device_at', 'entries.recorded_at', 'entries.placed_at', 'entries.correction_ms', 'entries.about', 'entries.details', 'suspect_marks.target_at', 'entries.supersedes', 'entries.out_of_order', 'entries.reason',
+            ->select(['entries.at', 'entries.kind', 'entries.user_id', 'users.name as who', 'entries.device_at', 'entries.recorded_at', 'entries.placed_at', 'entries.correction_ms', 'entries.about', 'entries.details', 'suspect_marks.target_at', 'entries.supersedes', 'entries.out_of_order', 'entries.reason',
                 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.marginal', 'verdicts.codes', 'verdicts.input', 'verdicts.said',
-                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened', 'kept.what as kept', 'put_backs_left.reason as left', 'put_backs_left.owner', 'put_backs_left.due', 'overrides.gate', 'overrides.role'])->get();
-    }
-
-    /** @return Collection<int, \stdClass> */
-    public function doubts(int $machineId): Collection
-    {
-        return SuspectMark::query()->where('machine_id', $machineId)->toBase()->get(['machine_id', 'target_at', 'reason']);
+                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened', 'kept.what as kept', 'put_backs_left.reason as left', 'put_backs_left.owner', 'put_backs_left.due', 'overrides.gate', 'overrides.role'])->get()
+            ->each(function (\stdClass $row): void {
+                $row->said = (array) json_decode($row->said ?? '{}', true);
+                [$row->headline, $row->next, $row->values] = [$row->said['headline'] ?? null, $row->said['next'][0] ?? null, $row->said['values'] ?? []];
+            });
     }
 
     /**
      * @param Collection<int, \stdClass> $rows
-     * @param Collection<int, \stdClass> $doubts
      * @param bool $isTold what was answered and chosen is told in words too
      * @param bool $isWhole every reading of a long series too
      * @return list<TapeEntry> newest first
      */
-    public function entries(int $machineId, Collection $rows, Collection $doubts, bool $isTold = false, bool $isWhole = false): array
+    public function entries(int $machineId, Collection $rows, bool $isTold = false, bool $isWhole = false): array
     {
         $readings = $this->db->table('readings')->leftJoin('instruments', 'instruments.id', '=', 'readings.instrument_id')
             ->where('readings.company_id', app(\App\Support\CurrentCompany::class)->id())->where('readings.machine_id', $machineId)->orderBy('readings.id')
             ->get(['readings.at', 'check', 'path', 'value_read', 'unit_read', 'value', 'unit', 'instruments.name as instrument'])->groupBy('at');
-        $doubted = $doubts->pluck('reason', 'target_at');
+        $doubted = $rows->whereNotNull('target_at')->pluck('reason', 'target_at');
         $superseded = $rows->whereNotNull('supersedes')->pluck('at', 'supersedes');
         $photos = $rows->where('kind', 'photo')->groupBy('about');
         $entries = [];
         foreach ($rows as $row) {
             $details = json_decode($row->details, true);
             $tool = $details['instrument'] ?? [];
-            $said = json_decode($row->said ?? '{}', true);
+            $said = $row->said;
             $read = $readings[$row->at] ?? collect();
             $input = json_decode($row->input ?? '{}', true);
             $entries[] = new TapeEntry(

@@ -68,7 +68,7 @@ final class KeptBoardTest extends FeatureTestCase
         $this->machine($starter);
         $tables = [];
         DB::listen(function ($query) use (&$tables): void {
-            preg_match_all('/(?:from|join|into|^update) "?([a-z_]+)"?/i', $query->sql, $found);
+            preg_match_all('/(?:from|join|into|^update) (?!lateral)"?([a-z_]+)"?/i', $query->sql, $found);
             $tables = [...$tables, ...$found[1]];
         });
         app(CurrentCompany::class)->as($starter->company_id, fn () => app(TodayBoard::class)->for($starter));

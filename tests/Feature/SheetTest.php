@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\KeepSheet;
+use App\Queries\Prefill;
 use App\Refusals\Refusal;
 use App\Support\CurrentCompany;
 use App\Support\Role;
@@ -51,6 +52,29 @@ final class SheetTest extends FeatureTestCase
         $this->write($this->person(Role::Helper, $office->company), 'sheets', $body)->assertForbidden();
         app(CurrentCompany::class)->set(null);
         $this->actingAs($this->person(Role::Lead))->getJson("/api/v1/sheets/{$shelf['id']}")->assertNotFound();
+    }
+
+    public function testWhatASheetGivesIsKeptByItsContentAndByTheProgramThatWorkedItOut(): void
+    {
+        config(['iron.build' => bin2hex(random_bytes(8))]);
+        $lead = $this->person(Role::Lead);
+        $machine = $this->machine($lead);
+        app(CurrentCompany::class)->as($lead->company_id, fn () => $machine->load('job.site', 'sheet'));
+        $files = fn (): array => glob(storage_path('framework/cache') . '/*/*/*') ?: [];
+        $before = $files();
+        $mca = fn (): ?string => app()->build(Prefill::class)->plate($machine)['power.circuit']['machine']['mca'] ?? null;
+        self::assertSame('32.8 A', $mca());
+        $kept = array_values(array_diff($files(), $before));
+        self::assertCount(1, $kept, 'it is kept');
+        foreach ($kept as $file) {
+            file_put_contents($file, str_replace('32.8 A', '32.9 A', (string) file_get_contents($file)));
+        }
+        self::assertSame('32.9 A', $mca(), 'and not worked out again');
+        config(['iron.build' => bin2hex(random_bytes(8))]);
+        self::assertSame('32.8 A', $mca(), 'by another program it is');
+        foreach ($kept as $file) {
+            unlink($file);
+        }
     }
 
     public function testAFigureOfThePlateIsTypedOverOnlyWithAReason(): void

@@ -71,7 +71,9 @@ final class FactPlace
      */
     public static function of(string $fact, JobType $type, array $built): array
     {
-        return array_values(array_filter(array_keys(self::OF), fn (int $gate): bool => in_array($fact, self::at($gate, $type, $built), true)));
+        $isAsked = in_array($type, self::ONLY[$fact] ?? [$type], true) && self::isAsked($fact, $built);
+
+        return $isAsked ? array_values(array_filter(array_keys(self::OF), fn (int $gate): bool => in_array($fact, self::OF[$gate], true))) : [];
     }
 
     /**

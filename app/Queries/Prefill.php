@@ -281,6 +281,7 @@ final class Prefill
     {
         return match (true) {
             $check === 'power.voltage' => ['machine', 'loaded'],
+            $check === 'vrf.topology' => ['planned', 'built'],
             in_array($check, self::AT_THE_OLD_DISCONNECT, true) => ['machine', 'old_disconnect'],
             $check === 'compressor.acid' => ['machine'],
             in_array($check, self::OF_EACH_CIRCUIT, true) => array_map(fn (array $c): string => "circuit:{$c['name']}", $sheet->circuits()) ?: ['machine'],

@@ -57,6 +57,7 @@ final class Drawings
             'stairs' => self::stairs($drawing),
             'psychrometric' => self::psychrometric($drawing),
             'wires' => self::wires($drawing),
+            'tree' => TreeDrawing::svg($drawing),
             'ladder' => self::ladder($drawing),
             'curve' => self::curve($drawing),
             'dome' => self::dome($drawing),

@@ -19,7 +19,7 @@ final class LimitsCompressor
         $heated = fn (string $supply, array $more = []): array => ['crankcase' => 'fitted', 'heater_watts' => '100 W', 'heater_volts' => '480 V', 'heater_supply' => "$supply V"] + $more;
         $likely = fn (string $volts, int $nominal, string $lra): array => ['contactor_lra' => null] + $with(['lra' => "$lra A", 'nominals' => [$nominal]], ['supply_average' => "$volts V"]);
 
-        return ['compressor.match' => [
+        return ['compressor.inverter' => self::inverter(), 'compressor.match' => [
             'ten percent over the plate' => [[], [$with([], ['supply_average' => '506 V']), 'clear', []], [$with([], ['supply_average' => '506.1 V']), 'stop', ['volts_off']]],
             'ten percent under the plate' => [[], [$with([], ['supply_average' => '414 V']), 'clear', []], [$with([], ['supply_average' => '413.9 V']), 'stop', ['volts_off']]],
             'another class above' => [[], [$with([], ['supply_average' => '552 V']), 'stop', ['volts_off']], [$with([], ['supply_average' => '552.1 V']), 'stop', ['wrong_volts']]],
@@ -58,5 +58,50 @@ final class LimitsCompressor
             'too few watts' => [[], [$with([], $heated('480', ['heater_needs' => '125 W'])), 'clear', []], [$with([], $heated('480', ['heater_needs' => '125.1 W'])), 'watch', ['heater_weak']]],
             'too many watts' => [[], [$with([], $heated('480', ['heater_needs' => '80 W'])), 'clear', []], [$with([], $heated('480', ['heater_needs' => '79.9 W'])), 'watch', ['heater_strong']]],
         ]];
+    }
+
+    /** @return array<string, array<int, mixed>> */
+    private static function inverter(): array
+    {
+        $pairs = fn (array $legs, string $forward, array $first = []): array => array_merge([], ...array_map(fn (string $leg, int $i): array => array_map(fn (string $bus): array => ['leg' => $leg, 'bus' => $bus] + ($i === 0 && $bus === 'plus' ? $first : []) + ['forward' => $forward, 'reverse' => 'OL'], ['plus', 'minus']), $legs, array_keys($legs)));
+        $in = fn (array $first, string $others = '0.45 V'): array => ['rectifier' => $pairs(['a', 'b', 'c'], $others, $first)];
+        $out = fn (array $first, string $others = '0.4 V'): array => ['output' => $pairs(['u', 'v', 'w'], $others, $first)];
+        $good = ['locked' => true, 'bus_dead' => '3 V', 'line_ab' => '480 V', 'line_bc' => '480 V', 'line_ca' => '480 V', 'bus_live' => '648 V', 'leads_lifted' => true, 'windings' => 'good', 'insulation' => 'good', 'out_uv' => '212 V', 'out_vw' => '212 V', 'out_wu' => '212 V'] + $in([]) + $out([]);
+        $is = ['inverter_good'];
+        $sheet = ['sheet_bus' => '600 V'];
+        $volts = fn (string $uv, string $vw, string $wu): array => ['out_uv' => "$uv V", 'out_vw' => "$vw V", 'out_wu' => "$wu V"];
+        $row = fn (array $at, string $atIs, array $atCodes, array $over, string $overIs, array $overCodes): array => [[], [$at + $good, $atIs, $atCodes], [$over + $good, $overIs, $overCodes]];
+
+        return [
+            'a bus at rest' => $row(['bus_dead' => '10 V'], 'clear', $is, ['bus_dead' => '10.1 V'], 'stop', ['bus_charged']),
+            'locked out' => $row(['locked' => true], 'clear', $is, ['locked' => false], 'stop', ['not_locked']),
+            'a leg ahead of it' => $row(['line_ca' => '432 V'], 'clear', $is, ['line_ca' => '431.9 V'], 'stop', ['supply_leg', 'names:supply']),
+            'a tenth of the bus' => $row(['bus_live' => '60 V'] + $sheet, 'stop', ['bus_low', 'names:board'], ['bus_live' => '59.9 V'] + $sheet, 'stop', ['no_bus', 'names:board']),
+            'a bus that is low' => $row(['bus_live' => '540 V'] + $sheet, 'clear', $is, ['bus_live' => '539.9 V'] + $sheet, 'stop', ['bus_low', 'names:board']),
+            'a bus over its sheet' => $row(['bus_live' => '660 V'] + $sheet, 'clear', $is, ['bus_live' => '660.1 V'] + $sheet, 'stop', ['bus_high', 'names:board']),
+            'a bus over the line' => $row(['bus_live' => '712.8 V'], 'clear', $is, ['bus_live' => '712.9 V'], 'watch', ['bus_high', ...$is]),
+            'a bus nobody read' => $row(['bus_live' => '648 V'], 'clear', $is, ['bus_live' => null], 'watch', ['bus_not_read', ...$is]),
+            'forward shorted' => $row($in(['forward' => '0.2 V']), 'watch', ['rectifier_uneven', ...$is], $in(['forward' => '0.19 V']), 'stop', ['rectifier_shorted:a:plus', 'names:board']),
+            'reverse shorted' => $row($in(['reverse' => '1 V']), 'open', ['not_settled:a:plus'], $in(['reverse' => '0.99 V']), 'stop', ['rectifier_shorted:a:plus', 'names:board']),
+            'forward open' => $row($in(['forward' => '1.99 V']), 'watch', ['rectifier_high:a:plus', 'rectifier_uneven', ...$is], $in(['forward' => '2 V']), 'stop', ['rectifier_open:a:plus', 'names:board']),
+            'forward high' => $row($in(['forward' => '0.9 V'], '0.85 V'), 'clear', $is, $in(['forward' => '0.91 V'], '0.85 V'), 'watch', ['rectifier_high:a:plus', ...$is]),
+            'forwards apart' => $row($in(['forward' => '0.55 V']), 'clear', $is, $in(['forward' => '0.56 V']), 'watch', ['rectifier_uneven', ...$is]),
+            'reverse settled' => $row($in(['reverse' => '2 V']), 'clear', $is, $in(['reverse' => '1.99 V']), 'open', ['not_settled:a:plus']),
+            'an output leg' => $row($out(['forward' => '0.2 V']), 'watch', ['output_uneven', ...$is], $out(['forward' => '0.19 V']), 'stop', ['output_shorted:u:plus', 'names:module']),
+            'an output leg open' => $row($out(['forward' => '1.99 V']), 'watch', ['output_high:u:plus', 'output_uneven', ...$is], $out(['forward' => '2 V']), 'stop', ['output_open:u:plus', 'names:module']),
+            'a pair left out' => $row($in([]), 'clear', $is, ['rectifier' => array_slice($in([])['rectifier'], 0, 5)], 'open', ['not_read:c:minus']),
+            'a reading left out' => $row($out([]), 'clear', $is, $out(['reverse' => null]), 'open', ['missing:output.0.reverse']),
+            'its leads' => $row(['leads_lifted' => true], 'clear', $is, ['leads_lifted' => false], 'open', ['leads_on']),
+            'its windings' => $row(['windings' => 'bad'], 'stop', ['compressor_bad', 'names:compressor'], ['windings' => 'not_read'], 'open', ['not_read:windings']),
+            'its insulation' => $row(['insulation' => 'bad'], 'stop', ['compressor_bad', 'names:compressor'], ['insulation' => 'not_read'], 'open', ['not_read:insulation']),
+            'any output' => $row($volts('5', '5', '5'), 'clear', $is, $volts('4.9', '4.9', '4.9'), 'open', ['no_output']),
+            'phases 3 % apart' => $row($volts('103', '100', '97'), 'clear', $is, $volts('103.1', '100', '96.9'), 'watch', ['phases_uneven', ...$is]),
+            'phases 10 % apart' => $row($volts('110', '100', '90'), 'watch', ['phases_uneven', ...$is], $volts('110.1', '100', '89.9'), 'stop', ['phases_uneven', 'names:module']),
+            'phases apart, nobody read the windings' => $row($volts('110', '100', '90'), 'watch', ['phases_uneven', ...$is], ['windings' => 'not_read'] + $volts('111', '100', '89'), 'stop', ['phases_uneven', 'not_read:windings']),
+            'only at rest' => $row([], 'clear', $is, ['out_uv' => null, 'out_vw' => null, 'out_wu' => null], 'watch', ['static_only']),
+            'one phase of the output' => $row([], 'clear', $is, ['out_wu' => null], 'open', ['missing:out_wu']),
+            'single phase' => $row(['phases' => 1, 'line_ab' => '240 V', 'line_bc' => null, 'line_ca' => null, 'bus_live' => '339 V', 'rectifier' => array_slice($in([])['rectifier'], 0, 4)], 'clear', $is, ['phases' => 1, 'line_ab' => '240 V', 'line_bc' => null, 'line_ca' => null, 'bus_live' => '300 V', 'rectifier' => array_slice($in([])['rectifier'], 0, 4)], 'stop', ['bus_low', 'names:board']),
+            'no line and no sheet' => $row(['line_ab' => null, 'line_bc' => null, 'line_ca' => null, 'bus_live' => null], 'watch', ['bus_not_read', ...$is], ['line_ab' => null, 'line_bc' => null, 'line_ca' => null], 'open', ['missing:line_ab', 'missing:line_bc', 'missing:line_ca']),
+        ];
     }
 }

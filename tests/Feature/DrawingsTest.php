@@ -70,6 +70,13 @@ final class DrawingsTest extends TestCase
             ['bus', 'red', 'black', 'blue', 'S1', 'S2', 'S1', 'S2'],
             ['line' => 3],
         ];
+        yield 'a tree with an open port and a limit that is passed' => [
+            ['shape' => 'tree', 'nodes' => [['id' => 'O', 'kind' => 'outdoor', 'x' => 0, 'layer' => 0], ['id' => 'J', 'kind' => 'joint', 'x' => 0, 'layer' => 1], ['id' => 'B', 'kind' => 'box', 'x' => 0, 'layer' => 2, 'ports' => [['port' => 1, 'is' => 'open']]], ['id' => '1', 'kind' => 'indoor', 'x' => 0, 'layer' => 3, 'room' => 'Office', 'capacity' => '2 kW']],
+                'pipes' => [['from' => 'O', 'to' => 'J', 'length' => '60 ft', 'gas' => '7/8 in.'], ['from' => 'B', 'to' => 'J', 'length' => '20 ft'], ['from' => 'B', 'to' => '1', 'length' => '9 ft'], ['from' => 'B', 'to' => 'nowhere', 'length' => '1 ft']],
+                'limits' => [['name' => 'all piping', 'value' => '89 ft', 'limit' => '80 ft', 'share' => 1.1, 'is' => 'stop', 'path' => ['O', '1']]]],
+            ['60 ft · 7/8 in.', '20 ft', '9 ft', 'O', 'J', 'B', '1  Office · 2 kW', 'all piping', '89 ft of 80 ft', 'O > 1'],
+            ['rect' => 2, 'circle' => 1, 'path' => 4],
+        ];
         yield 'a dome' => [
             ['shape' => 'dome', 'refrigerant' => 'R-410A', 'low' => 9e5, 'high' => 25e5, 'bubble' => [[200, 9e5], [260, 25e5]], 'dew' => [[420, 9e5], [424, 25e5]], 'suction' => ['from' => 420, 'to' => 430], 'liquid' => ['from' => 260, 'to' => 250], 'figures' => ['superheat' => ['value' => 12.34, 'unit' => 'delta_degF'], 'superheat_off' => ['value' => 1.92, 'unit' => 'delta_degF'], 'low' => ['value' => 118.4, 'unit' => 'psig']]],
             ['superheat 12.3 ± 1.9 °F', 'subcooling', 'low side 118 psig', 'high side', 'R-410A'],
@@ -96,6 +103,7 @@ final class DrawingsTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>}> */
     public static function nothing(): iterable
     {
+        yield 'no node' => [['shape' => 'tree', 'nodes' => []]];
         yield 'no wire' => [['shape' => 'wires', 'circuits' => []]];
         yield 'no step' => [['shape' => 'stairs', 'bars' => []]];
         yield 'no stage' => [['shape' => 'ladder', 'rungs' => [], 'setpoints' => ['cool' => 23, 'heat' => 21]]];

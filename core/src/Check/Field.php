@@ -175,6 +175,12 @@ final class Field
         return $field;
     }
 
+    /** A text of more than the usual length. */
+    public function upTo(int $length): self
+    {
+        return $this->with(fn (self $f) => $f->length = $length);
+    }
+
     /** A date and a time, with a zone or without. */
     public static function moment(string $name): self
     {

@@ -37,6 +37,12 @@ final readonly class Input
         return new self($this->values, $this->quantities, $this->given, $missing, $this->path);
     }
 
+    /** The same input with a value that is known otherwise, in canonical units; null leaves it as it is. */
+    public function with(string $name, mixed $value): self
+    {
+        return $value === null ? $this : new self([$name => $value] + $this->values, $this->quantities, $this->given, $this->missing, $this->path);
+    }
+
     public function given(string $name): bool
     {
         return isset($this->given[$name]);

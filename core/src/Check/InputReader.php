@@ -221,7 +221,7 @@ final class InputReader
         try {
             return $field->parse === null ? $raw : ($field->parse)($raw);
         } catch (\InvalidArgumentException $error) {
-            throw InputError::at($path, $raw, $error->getMessage());
+            throw InputError::at($path, mb_strimwidth($raw, 0, Field::TEXT_LENGTH, '…'), $error->getMessage());
         }
     }
 

@@ -16,9 +16,9 @@ final class Missing
     }
 
     /** @param string $of the name of the list item it is missing in, '' where it is in none */
-    public static function at(string $path, string $of = ''): Finding
+    public static function at(string $path, string $of = '', ?string $labelled = null): Finding
     {
-        return Finding::open("missing:$path", ['path' => $path, 'of' => $of]);
+        return Finding::open("missing:$path", ['path' => $labelled ?? $path, 'of' => $of]);
     }
 
     private static function itemOf(Input $in, string $path): string

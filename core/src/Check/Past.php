@@ -15,7 +15,7 @@ final class Past
     /** Checks that another one draws on; the rest is never read. */
     public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'power.lockout', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
         'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap', 'entry.first_step', 'run.warm_up',
-        'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account'];
+        'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account', 'vrf.topology', 'vrf.addresses', 'vrf.warm_up', 'vrf.commission', 'vrf.run_plan', 'vrf.crossed_zones', 'vrf.charge'];
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
 
     /** @var (\Closure(): self)|null reads it when somebody asks */

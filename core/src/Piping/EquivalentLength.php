@@ -11,7 +11,6 @@ use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
 use IronStart\Core\Quantity\Kind;
-use IronStart\Core\Quantity\TubeSize;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Drawn;
 use IronStart\Core\Verdict\Finding;
@@ -23,22 +22,11 @@ use IronStart\Core\Verdict\Value;
 /**
  * The equivalent length of one line from end to end: its tube and, by the usual table, what every fitting counts as.
  *
- * Fittings by outside diameter in feet: short elbow, long elbow, tee through, globe valve, angle valve; a hand-bent sweep
- * is half a long elbow, a drier what its sheet says. Longer than what the sheet allows costs capacity and oil return.
+ * A drier counts what its sheet says. Longer than what the sheet allows costs capacity and oil return.
  */
 final class EquivalentLength implements Check, Draws
 {
     use NoContradictions;
-
-    /** ft: short elbow, long elbow, tee, globe valve, angle valve. */
-    private const FITTINGS = [
-        '1/4 in' => [0.6, 0.4, 0.4, 5.5, 2.5], '3/8 in' => [1.0, 0.7, 0.7, 9, 4], '1/2 in' => [1.4, 0.9, 0.9, 11, 6],
-        '5/8 in' => [1.6, 1.0, 1.0, 13, 7], '3/4 in' => [1.8, 1.2, 1.2, 15, 8], '7/8 in' => [2.2, 1.4, 1.4, 20, 10],
-        '1-1/8 in' => [2.6, 1.7, 1.7, 26, 13], '1-3/8 in' => [3.3, 2.2, 2.2, 34, 17], '1-5/8 in' => [4.0, 2.6, 2.6, 40, 20],
-        '2-1/8 in' => [5.0, 3.3, 3.3, 52, 26],
-    ];
-    private const COUNTED = ['elbows_short', 'elbows_long', 'tees', 'valves_globe', 'valves_angle'];
-    private const LONG_ELBOW = 1;
 
     public function id(): string
     {
@@ -59,7 +47,7 @@ final class EquivalentLength implements Check, Draws
                 'runs',
                 Field::tube('od')->structural(),
                 Field::length('length')->startsIn('ft')->structural(),
-                ...array_map(fn (string $name): Field => Field::count($name, 0, 10_000)->default(0), ['elbows_short', 'elbows_long', 'bends', 'tees', 'valves_globe', 'valves_angle', 'driers']),
+                ...[...Fittings::fields(), Field::count('driers', 0, 10_000)->default(0)],
             )->needed(),
             $length('drier_equivalent')->default('0 ft'),
             $length('limit_equivalent')->neededWhen(fn (Input $in): bool => ! $in->given('limit_actual')),
@@ -99,7 +87,7 @@ final class EquivalentLength implements Check, Draws
         }
         $values = ['actual' => Value::of($actual, 'ft'), 'equivalent' => Value::of($equivalent, 'ft'), 'saved_by_long_elbows' => Value::of($saved, 'ft')];
         $findings = [...self::lengths($in, $actual, $equivalent, $saved), ...self::riser($in, $values)];
-        $isSilent = array_filter($in->items('runs'), fn (Input $run): bool => array_filter([...self::COUNTED, 'bends'], $run->given(...)) !== []) === [];
+        $isSilent = array_filter($in->items('runs'), Fittings::areCounted(...)) === [];
         if ($in->given('limit_equivalent') && $isSilent) {
             $findings[] = Finding::open('no_fittings', ['length' => Said::length(self::m($actual))]);
         }
@@ -114,13 +102,9 @@ final class EquivalentLength implements Check, Draws
     /** @return array{float, float} ft that a run's fittings count, and what long elbows would save of it */
     private static function fittings(Input $in, Input $run): array
     {
-        $row = self::FITTINGS[TubeSize::written($run->number('od'))];
-        $feet = $run->int('bends') * $row[self::LONG_ELBOW] / 2 + $run->int('driers') * ($in->in('drier_equivalent', 'ft') ?? 0.0);
-        foreach (self::COUNTED as $i => $name) {
-            $feet += $run->int($name) * $row[$i];
-        }
+        $od = $run->number('od');
 
-        return [$feet, $run->int('elbows_short') * ($row[0] - $row[self::LONG_ELBOW])];
+        return [Fittings::feet($run, $od) + $run->int('driers') * ($in->in('drier_equivalent', 'ft') ?? 0.0), Fittings::saved($run, $od)];
     }
 
     /** @return list<Finding> */

@@ -14,9 +14,6 @@ use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Moment;
 use IronStart\Core\Check\Past;
-use IronStart\Core\Clock\ClockKind;
-use IronStart\Core\Verdict\Drawn;
-use IronStart\Core\Verdict\Effect;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
 use IronStart\Core\Verdict\Limit;
@@ -83,25 +80,14 @@ final class WarmUp implements Check, Draws, DrawsOnRecord
         yield from Warmth::errors($in);
     }
 
-    /** Since when the heater has power, as it was told last; a lockout since took that power away, and it is told anew. */
     public static function bringsIn(Past $past, string $subject): array
     {
-        $told = $past->last('run.warm_up', 'machine');
-        $locked = $past->last('power.lockout', 'machine');
-
-        return $told === null || ($locked['at'] ?? 0) > $told['at'] ? [] : array_intersect_key($told['input'], ['powered_since' => 1, 'outages' => 1]);
+        return Warmth::brought($past, 'run.warm_up');
     }
 
     public static function drawing(Input $in, array $values): array
     {
-        $needed = isset($values['hours_needed']) ? (float) $values['hours_needed']->value : 0.0;
-
-        if ($needed <= 0.0 || ! isset($values['hours_credited'], $values['remaining'])) {
-            return [];
-        }
-        $said = fn (float $hours): Said => Said::hours(3600 * $hours);
-
-        return Drawn::column([['word' => 'heat_needed', 'value' => $needed, 'said' => $said($needed)]], (float) $values['hours_credited']->value, 'plain', ['word' => 'to_go', 'said' => $said((float) $values['remaining']->value)]);
+        return Warmth::drawn($values);
     }
 
     public function judge(Input $in): Judgement
@@ -153,33 +139,12 @@ final class WarmUp implements Check, Draws, DrawsOnRecord
         }
         $isFixed = $on !== null && ! $isCold;
         $now = self::now($in);
-        $starts = $now->after(3600 * $remaining);
-        if (Limit::over($remaining, 0.0)) {
-            $left = ['left' => Said::duration(3600 * $remaining)];
-            $found[] = Finding::open('wait', $isFixed ? $left + ['when' => $starts->said($now)] : $left, $isFixed ? null : 'wait_from_power');
-        }
-        $found = [...$found, ...self::wanted($in, $now, $needed, $remaining, $values)];
+        $found = [...$found, ...Warmth::held($now, $remaining, $isFixed), ...Warmth::wanted($in, $now, $needed, $remaining, $values)];
         if ($isFixed) {
-            $values['earliest_start'] = Value::text($starts->toTheMinute());
+            $values['earliest_start'] = Value::text($now->after(3600 * $remaining)->toTheMinute());
         }
 
         return [[...$found, ...$felt], $values];
-    }
-
-    /**
-     * @param array<string, Value> $values gets what there is to spare
-     * @return list<Finding>
-     */
-    private static function wanted(Input $in, Moment $now, float $needed, float $remaining, array &$values): array
-    {
-        $wanted = $in->moment('wanted_start');
-        if ($wanted === null) {
-            return [];
-        }
-        $in = $now->until($wanted) / 3600;
-        $values += ['power_by_in' => Value::of($in - $needed, 'h'), 'spare' => Value::of($in - $remaining, 'h')];
-
-        return Limit::under($in, $remaining) ? [Finding::watch('wanted_start_too_early', ['late' => Said::duration(3600 * ($remaining - $in))])] : [];
     }
 
     /** @return array{float, list<Finding>} h, and what says where they come from */
@@ -207,13 +172,6 @@ final class WarmUp implements Check, Draws, DrawsOnRecord
      */
     private function judgement(array $findings, array $values = [], bool $isMarginal = false): Judgement
     {
-        $left = isset($values['earliest_start'], $values['remaining']) ? (float) $values['remaining']->value : 0.0;
-        $sets = match (true) {
-            Limit::over($left, 0.0) => [Effect::starts(ClockKind::WarmUp, max(1, (int) ceil(60 * $left - 1e-9)))],
-            isset($values['hours_needed']) => [Effect::ends(ClockKind::WarmUp)],
-            default => [],
-        };
-
-        return new Judgement($findings, $values, $isMarginal, ['hot_surfaces', 'qualified_electrical'], [Finding::note('basis')], sets: $sets);
+        return new Judgement($findings, $values, $isMarginal, ['hot_surfaces', 'qualified_electrical'], [Finding::note('basis')], sets: Warmth::clock($values));
     }
 }

@@ -8,7 +8,14 @@ use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Moment;
+use IronStart\Core\Check\Past;
+use IronStart\Core\Clock\ClockKind;
+use IronStart\Core\Verdict\Drawn;
+use IronStart\Core\Verdict\Effect;
+use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Limit;
+use IronStart\Core\Verdict\Said;
+use IronStart\Core\Verdict\Value;
 
 /**
  * Hours of crankcase heat that count: they stop at what is needed, a power cut of more than half an hour takes its own
@@ -20,22 +27,20 @@ final class Warmth
     /** s; a cut no longer than this costs nothing. */
     private const SHORT_CUT = 1800.0;
 
-    /** @return list<Field> */
-    public static function fields(): array
+    /**
+     * @param string $sheet where the sheet has its table
+     * @return list<Field>
+     */
+    public static function fields(string $sheet = 'circuit.warm_up'): array
     {
         return [
             Field::moment('now')->isPresent()->needed(),
             Field::moment('powered_since'),
-            self::table(),
+            Field::items('warm_up', Field::temperature('below')->fromSheet('below')->readWith(null), Field::number('hours', 0, 1000)->structural()->fromSheet('hours'))->fromSheet($sheet),
             Field::items('outages', Field::moment('from')->structural(), Field::moment('to')->structural()),
-            Field::flag('strict')->fromSheet('circuit.warm_up_strict'),
+            Field::flag('strict')->fromSheet("{$sheet}_strict"),
             Field::moment('wanted_start'),
         ];
-    }
-
-    private static function table(): Field
-    {
-        return Field::items('warm_up', Field::temperature('below')->fromSheet('below')->readWith(null), Field::number('hours', 0, 1000)->structural()->fromSheet('hours'))->fromSheet('circuit.warm_up');
     }
 
     /** @return iterable<InputError> */
@@ -140,5 +145,77 @@ final class Warmth
         }
 
         return $joined;
+    }
+
+    /**
+     * Since when the heater has power, as a check told it last; a lockout since took that power away, and it is told anew.
+     *
+     * @return array<string, mixed>
+     */
+    public static function brought(Past $past, string $check): array
+    {
+        $told = $past->last($check, 'machine');
+        $locked = $past->last('power.lockout', 'machine');
+
+        return $told === null || ($locked['at'] ?? 0) > $told['at'] ? [] : array_intersect_key($told['input'], ['powered_since' => 1, 'outages' => 1]);
+    }
+
+    /**
+     * @param array<string, Value> $values of the judgement
+     * @return array<string, mixed> the hours that count, filling up to those that are needed
+     */
+    public static function drawn(array $values): array
+    {
+        $needed = isset($values['hours_needed']) ? (float) $values['hours_needed']->value : 0.0;
+        if ($needed <= 0.0 || ! isset($values['hours_credited'], $values['remaining'])) {
+            return [];
+        }
+        $said = fn (float $hours): Said => Said::hours(self::HOUR * $hours);
+
+        return Drawn::column([['word' => 'heat_needed', 'value' => $needed, 'said' => $said($needed)]], (float) $values['hours_credited']->value, 'plain', ['word' => 'to_go', 'said' => $said((float) $values['remaining']->value)]);
+    }
+
+    /**
+     * Until when the start is held; where nobody knows since when it is heated, only how long.
+     *
+     * @param bool $isFixed heated now, so that the hour is known
+     * @return list<Finding>
+     */
+    public static function held(Moment $now, float $remaining, bool $isFixed): array
+    {
+        $left = ['left' => Said::duration(self::HOUR * $remaining)];
+
+        return Limit::over($remaining, 0.0) ? [Finding::open('wait', $isFixed ? $left + ['when' => $now->after(self::HOUR * $remaining)->said($now)] : $left, $isFixed ? null : 'wait_from_power')] : [];
+    }
+
+    /**
+     * @param array<string, Value> $values gets what there is to spare
+     * @return list<Finding>
+     */
+    public static function wanted(Input $in, Moment $now, float $needed, float $remaining, array &$values): array
+    {
+        $wanted = $in->moment('wanted_start');
+        if ($wanted === null) {
+            return [];
+        }
+        $ahead = $now->until($wanted) / self::HOUR;
+        $values += ['power_by_in' => Value::of($ahead - $needed, 'h'), 'spare' => Value::of($ahead - $remaining, 'h')];
+
+        return Limit::under($ahead, $remaining) ? [Finding::watch('wanted_start_too_early', ['late' => Said::duration(self::HOUR * ($remaining - $ahead))])] : [];
+    }
+
+    /**
+     * @param array<string, Value> $values of the judgement
+     * @return list<Effect> the clock that runs until it may be started
+     */
+    public static function clock(array $values): array
+    {
+        $left = isset($values['earliest_start'], $values['remaining']) ? (float) $values['remaining']->value : 0.0;
+
+        return match (true) {
+            Limit::over($left, 0.0) => [Effect::starts(ClockKind::WarmUp, max(1, (int) ceil(60 * $left - 1e-9)))],
+            isset($values['hours_needed']) => [Effect::ends(ClockKind::WarmUp)],
+            default => [],
+        };
     }
 }

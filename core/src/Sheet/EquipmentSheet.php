@@ -23,7 +23,7 @@ final readonly class EquipmentSheet
     /** What moves air or water, and so is started before a compressor. */
     private const AIR_FIRST = ['blower', 'pump'];
     /** Figures that are worked out of others of the sheet: none is entered for them. */
-    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'off_time', 'compressors', 'dials', 'drives', 'motor_taps', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
+    private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'off_time', 'diodes_in', 'diodes_out', 'compressors', 'dials', 'drives', 'motor_taps', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
     /** A circuit that comes with one of these was opened, or will be, before it is charged. */
     private const SHIPS_OPEN = ['nitrogen', 'dry'];
 
@@ -137,6 +137,8 @@ final readonly class EquipmentSheet
             'electrical.locked_rotor_amps' => $this->lockedRotorAmps(),
             'first_start' => $this->startsInOrder(),
             'off_time' => $this->offTime(),
+            'diodes_in' => $this->hasInverter() ? self::diodes($this->at('electrical.phases') === 1 ? ['a', 'b'] : ['a', 'b', 'c']) : null,
+            'diodes_out' => $this->hasInverter() ? self::diodes(['u', 'v', 'w']) : null,
             'compressors' => $this->calledCompressors(),
             'dials' => $this->motorsWith(fn (array $motor): bool => isset($motor['dial'])),
             'drives' => $this->motorsWith(fn (array $motor): bool => ($motor['drive'] ?? '') === 'inverter' && ! in_array($motor['kind'] ?? '', self::COMPRESSORS, true)),
@@ -274,6 +276,15 @@ final readonly class EquipmentSheet
         $starts = [...array_values($of(self::AIR_FIRST)), ...array_values($of(self::COMPRESSORS))];
 
         return $starts === [] ? [] : [...$starts, ...($hasHeat ? [['name' => 'Heat', 'kind' => 'heat']] : [])];
+    }
+
+    /**
+     * @param list<string> $legs
+     * @return list<array{leg: string, bus: string}> one from each leg to either side of the bus
+     */
+    private static function diodes(array $legs): array
+    {
+        return array_merge([], ...array_map(fn (string $leg): array => [['leg' => $leg, 'bus' => 'plus'], ['leg' => $leg, 'bus' => 'minus']], $legs));
     }
 
     /** @return list<array{what: string, minutes: float}> the unit's own timers: none of them is a fault */

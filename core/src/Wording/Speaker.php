@@ -80,7 +80,7 @@ final class Speaker
     private function named(Judgement $judgement, string $units): Judgement
     {
         $named = ($judgement->drawing['shape'] ?? '') === 'scene' ? $this->measured($judgement->drawing, $units) : [];
-        foreach (['bars', 'bodies', 'lines', 'parts', 'features', 'causes', 'spots', 'rungs', 'coil'] as $list) {
+        foreach (['bars', 'bodies', 'lines', 'parts', 'features', 'causes', 'spots', 'rungs', 'coil', 'nodes', 'pipes', 'limits'] as $list) {
             foreach (is_array($judgement->drawing[$list] ?? null) ? $judgement->drawing[$list] : [] as $i => $one) {
                 if (is_array($one) && is_string($one['word'] ?? null)) {
                     $one['name'] = $one['word'] === '' ? '' : $this->phrases->word('drawn', $one['word']);
@@ -106,7 +106,9 @@ final class Speaker
      */
     private function said(array $one, string $units): array
     {
-        return ($one['said'] ?? null) instanceof Said ? ['text' => $this->formatter->say($one['said'], $units)] + array_diff_key($one, ['said' => 1]) : $one;
+        $one = ($one['said'] ?? null) instanceof Said ? ['text' => $one['said']] + array_diff_key($one, ['said' => 1]) : $one;
+
+        return array_map(fn (mixed $told): mixed => $told instanceof Said ? $this->formatter->say($told, $units) : $told, $one);
     }
 
     /**

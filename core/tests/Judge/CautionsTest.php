@@ -107,7 +107,17 @@ final class CautionsTest extends TestCase
         yield 'leak sensor' => ['safety.leak_sensor', ['method' => 'gas'], ['flammable_refrigerant']];
         yield 'leak sensor unplugged' => ['safety.leak_sensor', ['method' => 'unplugged'], ['flammable_refrigerant', 'bypassed_safety']];
         yield 'new compressor' => ['compressor.match', [], ['lockout', 'refrigerant_handling', 'local_code']];
+        yield 'an inverter' => ['compressor.inverter', [], ['lockout', 'stored_energy', 'qualified_electrical', 'terminal_venting']];
         yield 'new compressor for what burns' => ['compressor.match', ['refrigerant' => 'R-32'], ['lockout', 'refrigerant_handling', 'local_code', 'flammable_refrigerant']];
+        yield 'piping tree' => ['vrf.topology', [], []];
+        yield 'addresses' => ['vrf.addresses', [], ['lockout', 'qualified_electrical']];
+        yield 'warm-up of a system' => ['vrf.warm_up', [], ['hot_surfaces', 'qualified_electrical']];
+        yield 'commissioning' => ['vrf.commission', [], ['never_run_in_vacuum', 'freed_leads', 'remote_start']];
+        yield 'run plan' => ['vrf.run_plan', [], []];
+        yield 'crossed zones' => ['vrf.crossed_zones', [], []];
+        yield 'a night of valves' => ['vrf.leak_by', [], []];
+        yield 'charge of a system' => ['vrf.charge', [], ['refrigerant_handling', 'frostbite', 'core_ejected', 'asphyxiation']];
+        yield 'charge of a system that burns' => ['vrf.charge', ['refrigerant' => 'R-32'], ['refrigerant_handling', 'frostbite', 'core_ejected', 'asphyxiation', 'flammable_refrigerant']];
         yield 'wire map' => ['vrf.wire_map', [], ['lockout', 'qualified_electrical']];
         yield 'set list' => ['list.set', [], ['local_code', 'drilling_blind', 'asbestos', 'confined_space', 'ladder', 'attic', 'insects', 'working_alone']];
         yield 'joint list' => ['list.pipe', [], ['hot_work', 'toxic_breakdown', 'drilling_blind', 'asbestos']];

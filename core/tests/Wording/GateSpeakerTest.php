@@ -85,7 +85,10 @@ final class GateSpeakerTest extends TestCase
         self::assertSame(['Held by the put-back list: Lock 7 on.'], $why(['recorded' => [...$power, $list], 'put_back' => [['id' => '3', 'shuts' => [8]]]]));
         self::assertSame(['The pre-start list says no: A door or panel is off.'], $why(['recorded' => [...$power, ['status' => 'stop', 'codes' => ['not_done:doors_on']] + $list]]));
         self::assertSame(['Before the start: run the crankcase heater its hours.'], $why(['facts' => ['warm_up'], 'recorded' => [...$power, $list]]));
-        self::assertContains('Before the start: run the crankcase heater its hours (not in this version yet).', $why(['job_type' => 'vrf', 'facts' => ['warm_up'], 'recorded' => [...$power, $list]]));
+        self::assertContains('Before the start: run the crankcase heater its hours.', $why(['job_type' => 'vrf', 'facts' => ['warm_up'], 'recorded' => [...$power, $list]]));
+        $lacking = self::gates(['facts' => ['warm_up'], 'recorded' => [...$power, $list]]);
+        $without = new GateSpeaker(Phrases::shipped(), ['list.prestart']);
+        self::assertSame(['Before the start: run the crankcase heater its hours (not in this version yet).'], $without->refused($lacking, $without->lines($lacking, $words), $words));
         self::assertSame(
             ['Power is not done: Not safe.', 'There is a stop nobody may start against. Clear it first.', 'Before the start: go down the pre-start list. It has not been done since the last lockout.'],
             (function () use ($speaker): array {

@@ -66,6 +66,31 @@ export type Drawing =
       coil?: { at: string; name: string; text: string }[]
     }
   | {
+      shape: 'tree'
+      /** By step from the first outdoor unit and, in lines, from the top; figures in words. */
+      nodes: {
+        id: string
+        kind: string
+        x: number
+        layer: number
+        room?: string
+        address?: string
+        capacity?: string
+        ports?: { port: number; is: string }[]
+      }[]
+      pipes: {
+        from: string
+        to: string
+        length: string
+        rise?: string
+        liquid?: string
+        gas?: string
+        ports?: number[]
+      }[]
+      /** What of the sheet comes nearest to its limit, as a share of it, and along which nodes. */
+      limits: { name: string; value: string; limit: string; share: number; is: string; path: string[] }[]
+    }
+  | {
       shape: 'wires'
       /** The terminal at either end, empty where the conductor is not seen. */
       circuits: { name: string; wires: { colour: string; near: string; far: string; is: string }[] }[]

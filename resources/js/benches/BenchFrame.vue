@@ -471,7 +471,8 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
       :class="{
         list: spec.rows[0]?.row === 'walked',
         bare: spec.undrawn,
-        drawn: spec.scaled,
+        drawn: spec.scaled && !spec.over,
+        over: spec.over,
       }"
     >
       <div class="right">
@@ -587,8 +588,13 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
 .body.drawn {
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
 }
-.body.bare {
+.body.bare,
+.body.over {
   grid-template-columns: minmax(0, 1fr);
+  align-content: start;
+}
+.body.over .left {
+  position: static;
 }
 .body.bare .left {
   order: 1;

@@ -389,6 +389,8 @@ describe('the questions and their benches', () => {
     expect(tabOf('run.first_start', 'machine')).toEqual({ gate: 8, tab: 'firstRun' })
     expect(tabOf('power.dials', 'machine')).toEqual({ gate: 7, tab: 'dials' })
     expect(tabOf('vrf.topology', 'machine')).toBeNull()
+    expect(tabOf('vrf.topology', 'planned')).toEqual({ gate: 1, tab: 'treePlanned' })
+    expect(tabOf('vrf.topology', 'built')).toEqual({ gate: 4, tab: 'treeBuilt' })
   })
   it('leave no check without a bench, and no two benches with one name', () => {
     const benched = new Set(BENCHES.flatMap((spec) => spec.parts.map((p) => p.check)))
@@ -508,6 +510,51 @@ describe('what stands within a row of a table', () => {
     expect(wireOf(of('shield'), NONE)).toEqual({ near_grounded: false, far_grounded: false })
     expect(enteredOf(of('shield'), { near_grounded: false, far_grounded: false })).toBe(NONE)
     expect(enteredOf(of('shield'), undefined)).toBeUndefined()
+  })
+})
+
+describe('a figure for each of some names', () => {
+  const zones = () => checkOf('vrf.crossed_zones')
+  const typed = (text: string) => ({ text, unit: 'delta_degF' })
+  const draft = (): Draft => ({
+    ...freshDraft(),
+    values: {
+      zones: 'Office, Hall',
+      'matrix.Office.changes.Office': typed('-20'),
+      'matrix.Office.changes.Hall': typed('0'),
+      'matrix.Hall.changes.Office': typed(''),
+    },
+    rows: { matrix: ['Office', 'Hall'] },
+  })
+  const sent = {
+    zones: ['Office', 'Hall'],
+    matrix: [
+      {
+        called: 'Office',
+        changes: { Office: { value: -20, unit: 'delta_degF' }, Hall: { value: 0, unit: 'delta_degF' } },
+      },
+    ],
+  }
+
+  it('goes to the server by name, and a call nobody made does not', () => {
+    expect(inputOf(zones(), {}, draft())).toMatchObject({ zones: sent.zones })
+    expect(JSON.stringify(inputOf(zones(), {}, draft()).matrix)).toBe(
+      JSON.stringify(inputOf(zones(), {}, draftOf(zones(), {}, inputOf(zones(), {}, draft()))).matrix),
+    )
+  })
+  it('is typed over one by one where some of it is known', () => {
+    const known = {
+      zones: ['Office', 'Hall'],
+      matrix: [{ called: 'Office', changes: { Office: '-20 delta_degF', Hall: '0 delta_degF' } }],
+    }
+    const over: Draft = { ...freshDraft(), values: { 'matrix.Office.changes.Hall': typed('-3') } }
+    const matrix = inputOf(zones(), known, over).matrix as {
+      called: string
+      changes: Record<string, unknown>
+    }[]
+    expect(matrix).toHaveLength(1)
+    expect(matrix[0]!.changes['Office']).toBe('-20 delta_degF')
+    expect(JSON.stringify(matrix[0]!.changes['Hall'])).toContain('-3')
   })
 })
 

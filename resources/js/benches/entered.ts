@@ -35,8 +35,9 @@ export type Applies = (list: string, item: Input, member: string) => boolean
 
 /** The member that names an item of a list; none where items go by their place. */
 export const keyOf = (field: FieldView): string =>
-  ['id', 'name', 'call'].find((key) => field.fields.some((f) => f.name === key && f.need === 'structural')) ??
-  ''
+  ['id', 'name', 'call', 'called'].find((key) =>
+    field.fields.some((f) => f.name === key && f.need === 'structural'),
+  ) ?? ''
 
 export const isTyped = (value: Entered): boolean =>
   typeof value === 'object'
@@ -185,7 +186,9 @@ function rowsOf(
     const known = name === '' ? carried : before.find((one) => String(one[name]) === key)
     const typed: Input = {}
     for (const member of field.fields) {
-      const value = member.brought ? undefined : wireOf(member, draft.values[`${path}.${key}.${member.name}`])
+      const at = `${path}.${key}.${member.name}`
+      const each = member.type === 'raw' ? eachOf(draft, at, object(known?.[member.name])) : undefined
+      const value = member.brought ? undefined : (each ?? wireOf(member, draft.values[at]))
       if (value !== undefined) typed[member.name] = value
     }
     if (known === undefined && Object.keys(typed).length === 0) return []
@@ -193,6 +196,20 @@ function rowsOf(
     const asked = Object.entries(item).filter(([member]) => applies(path, item, member))
     return [{ key, item: Object.fromEntries(asked) }]
   })
+}
+
+/** A figure for each of some names, such as the coils of a call: what is known, and over it what was typed. */
+function eachOf(draft: Draft, at: string, known: Input | undefined): Input | undefined {
+  const typed = Object.entries(draft.values).flatMap(([place, value]) =>
+    place.startsWith(`${at}.`) && typeof value === 'object'
+      ? [[place.slice(at.length + 1), value.text.trim() === '' ? undefined : toWire(value)] as const]
+      : [],
+  )
+  if (typed.length === 0) return undefined
+  const all = Object.entries({ ...known, ...Object.fromEntries(typed) }).filter(
+    ([, value]) => value !== undefined,
+  )
+  return all.length === 0 ? undefined : Object.fromEntries(all)
 }
 
 /** An object of which the sheet knows something is there for whom chooses it, and not before. */
@@ -261,6 +278,14 @@ export function sentAt(
   return rowsOf(check, field, prefill, draft, () => true, path).findIndex((row) => row.key === key)
 }
 
+/** What stands in the controls of one member: of an object of figures each of them has its own. */
+function enteredAt(member: FieldView, at: string, value: unknown): [string, Entered][] {
+  const each = member.type === 'raw' ? object(value) : undefined
+  return each === undefined
+    ? [[at, enteredOf(member, value)]]
+    : Object.entries(each).map(([name, one]) => [`${at}.${name}`, fromWire(one)])
+}
+
 /** A recorded input as a draft again, to be corrected. */
 export function draftOf(check: CheckView, prefill: Input, input: Input): Draft {
   const draft = freshDraft()
@@ -287,7 +312,8 @@ export function draftOf(check: CheckView, prefill: Input, input: Input): Draft {
         const isKey = member.name === name && key === own
         const isKnown = same(item[member.name], before?.[member.name])
         if (!isKey && !member.brought && (before === undefined || !isKnown))
-          draft.values[`${path}.${key}.${member.name}`] = enteredOf(member, item[member.name])
+          for (const [place, value] of enteredAt(member, `${path}.${key}.${member.name}`, item[member.name]))
+            draft.values[place] = value
       }
     })
     // More was carried on since than stood in it.

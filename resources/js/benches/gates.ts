@@ -1,5 +1,5 @@
 import { airflow, airPoint, fanDrive, mix, split, statics } from './air/air'
-import { acid, insulation, match, windings } from './compressor/compressor'
+import { acid, insulation, inverter, match, windings } from './compressor/compressor'
 import { float, trap } from './condensate/condensate'
 import { alarms, callPath, leavingAir, sequence, settings, staging, terminals } from './controls/controls'
 import {
@@ -63,6 +63,17 @@ import { hold } from './refrigerant/tight'
 import { conditions, firstRun, firstStep, standing, warmUp } from './run/run'
 import { leakSensor, smoke } from './safety/safety'
 import type { BenchSpec } from './spec'
+import {
+  addresses,
+  commission,
+  crossedZones,
+  leakBy,
+  runPlan,
+  systemCharge,
+  systemWarmUp,
+  treeBuilt,
+  treePlanned,
+} from './vrf/system'
 import { wireMap } from './vrf/wires'
 import { crane, curb, rigging, route, structure } from './survey/survey'
 
@@ -89,6 +100,7 @@ export const GATES: Record<number, Tab[]> = {
     of(structure),
     of(route),
     { id: 'options' },
+    of(treePlanned),
     of(oldSupply),
     of(oldCircuit),
     of(liftDay),
@@ -122,6 +134,7 @@ export const GATES: Record<number, Tab[]> = {
     of(bulb),
     of(lengths),
     of(insulating),
+    of(treeBuilt),
     of(pipe),
     NOTE,
   ],
@@ -145,6 +158,7 @@ export const GATES: Record<number, Tab[]> = {
     of(match),
     of(windings),
     of(insulation),
+    of(inverter),
     of(plate),
     of(wireMap),
     of(temporary),
@@ -158,6 +172,7 @@ export const GATES: Record<number, Tab[]> = {
   8: [
     of(standing),
     of(warmUp),
+    of(systemWarmUp),
     of(prestart),
     { id: 'start' },
     { ...of(firstRun), own: true },
@@ -169,10 +184,13 @@ export const GATES: Record<number, Tab[]> = {
     of(legRoll),
     of(hotJoints),
     of(leakSensor),
+    of(addresses),
+    of(commission),
     NOTE,
   ],
   9: [
     of(weighIn),
+    of(systemCharge),
     of(chargeState),
     of(trim),
     of(targetSuperheat),
@@ -207,6 +225,9 @@ export const GATES: Record<number, Tab[]> = {
     of(callPath),
     of(smoke),
     of(alarms),
+    of(runPlan),
+    of(crossedZones),
+    of(leakBy),
     of(sensor),
     of(code),
     NOTE,
@@ -247,9 +268,19 @@ export const SELDOM = [
   'conditions',
   'feed',
   'match',
+  'inverter',
   'code',
   'makerForm',
   'wireMap',
+  'treePlanned',
+  'treeBuilt',
+  'systemWarmUp',
+  'addresses',
+  'commission',
+  'systemCharge',
+  'runPlan',
+  'crossedZones',
+  'leakBy',
   'sensor',
   'hours',
   'spares',

@@ -26,6 +26,8 @@ export type Column = {
   broad?: boolean
   /** Behind a press until something stands in it. */
   seldom?: boolean
+  /** Words to pick from, out of what stands on the bench. */
+  choices?: (context: Context) => { value: string; text: string }[]
 }
 
 /** A row has a meaning and no layout of its own. */
@@ -53,6 +55,8 @@ export type Row =
       from?: string
     }
   | { row: 'walked' }
+  /** A list of which each item has a figure for each of some names: both are named by a field of texts. */
+  | { row: 'matrix'; list: string; member: string; names: string }
 
 /** One check of a bench, about what; `fixed` is what the place on the machine says by itself. */
 export type PartSpec = {
@@ -84,6 +88,8 @@ export type BenchSpec = {
   gathers?: 'job' | 'site'
   /** It goes out on one page, by this name. */
   page?: 'curb' | 'crane' | 'order' | 'label' | 'finding' | 'form'
+  /** Its drawing is wide: it stands over the rows. */
+  over?: boolean
   /** Nothing is drawn beside it: the rows have the whole width. */
   undrawn?: boolean
   /** What has to be told before it may be recorded, beside what the check itself wants told. */
@@ -106,6 +112,12 @@ export const words = (field: string, from?: string): Row =>
 /** Words that are mostly those of another field. */
 export const wordsAs = (field: string, as: string): Row => ({ row: 'words', field, as })
 export const walked = (): Row => ({ row: 'walked' })
+export const matrix = (list: string, member: string, names: string): Row => ({
+  row: 'matrix',
+  list,
+  member,
+  names,
+})
 export const table = (
   list: string,
   columns: (string | Column)[],
@@ -139,6 +151,7 @@ export function named(spec: BenchSpec): Set<string> {
     spec.rows.flatMap((row) => {
       if (row.row === 'grid') return row.fields
       if (row.row === 'optional') return [row.group]
+      if (row.row === 'matrix') return [row.list, `${row.list}.${row.member}`]
       if (row.row === 'table') return [row.list, ...row.columns.map((c) => `${row.list}.${c.field}`)]
       return row.row === 'walked' ? ['items', 'items.answer', 'items.reason'] : [row.field]
     }),

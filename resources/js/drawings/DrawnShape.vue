@@ -8,6 +8,7 @@ import DrawnCurve from './DrawnCurve.vue'
 import DrawnDome from './DrawnDome.vue'
 import DrawnLadder from './DrawnLadder.vue'
 import DrawnPsychrometric from './DrawnPsychrometric.vue'
+import DrawnTree from './DrawnTree.vue'
 import DrawnWires from './DrawnWires.vue'
 import DrawnRanking from './DrawnRanking.vue'
 import DrawnScene from './DrawnScene.vue'
@@ -43,6 +44,7 @@ const ground = computed(() => (props.second?.shape === 'legs' ? props.second.gro
   <DrawnDome v-else-if="drawing?.shape === 'dome'" :drawing="drawing" />
   <DrawnColumn v-else-if="drawing?.shape === 'column'" :drawing="drawing" />
   <DrawnStairs v-else-if="drawing?.shape === 'stairs'" :drawing="drawing" />
+  <DrawnTree v-else-if="drawing?.shape === 'tree'" :drawing="drawing" />
   <DrawnWires v-else-if="drawing?.shape === 'wires'" :drawing="drawing" />
   <DrawnPsychrometric v-else-if="drawing?.shape === 'psychrometric'" :drawing="drawing" />
   <DrawnLadder v-else-if="drawing?.shape === 'ladder'" :drawing="drawing" />

@@ -1,6 +1,6 @@
 import { markRaw } from 'vue'
 import WindingsSketch from '@/drawings/WindingsSketch.vue'
-import { type BenchSpec, figure, grid, measures, words } from '../spec'
+import { type BenchSpec, table, figure, grid, measures, words } from '../spec'
 
 /** Three resistances of one compressor, even and near the sheet. */
 export const windings: BenchSpec = {
@@ -74,5 +74,24 @@ export const acid: BenchSpec = {
     words('oil_type'),
     words('lines_reused'),
     figure('open_time'),
+  ],
+}
+
+/** Which part of an inverter failed: the bus against the line, six diodes in, six out, the compressor off it. */
+export const inverter: BenchSpec = {
+  id: 'inverter',
+  undrawn: true,
+  parts: [{ check: 'compressor.inverter', subject: 'compressor' }],
+  rows: [
+    grid(['line_ab', 'line_bc', 'line_ca']),
+    grid(['bus_live', 'sheet_bus'], 2),
+    words('locked'),
+    figure('bus_dead'),
+    table('rectifier', ['forward', 'reverse'], { facts: ['leg', 'bus'], grows: true }),
+    words('leads_lifted'),
+    table('output', ['forward', 'reverse'], { facts: ['leg', 'bus'], grows: true }),
+    words('windings'),
+    words('insulation'),
+    grid(['out_uv', 'out_vw', 'out_wu']),
   ],
 }

@@ -6,6 +6,7 @@ import { fieldOf, fromSheet, useBench } from '../bench'
 import { isTyped, leavesOf } from '../entered'
 import { named, type Row } from '../spec'
 import FieldCell from './FieldCell.vue'
+import MatrixRow from './MatrixRow.vue'
 import OptionalRow from './OptionalRow.vue'
 import SheetRow from './SheetRow.vue'
 import TableRow from './TableRow.vue'
@@ -124,6 +125,7 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
       </fieldset>
       <OptionalRow v-else-if="row.row === 'optional'" :group="row.group" />
       <TableRow v-else-if="row.row === 'table'" :of="row" />
+      <MatrixRow v-else-if="row.row === 'matrix'" :of="row" />
       <WalkedRow v-else />
     </template>
     <FieldCell v-for="one in shownRest" :key="one.path" :field="one.field" :at="one.path" />

@@ -9,6 +9,7 @@ import { firstUnit, type Typed } from '@/lib/reading'
 import { useSession } from '@/stores/session'
 import { useBench } from '../bench'
 import { enteredOf, fillFrom, NONE, valueAt, type Entered } from '../entered'
+import FileCell from './FileCell.vue'
 import { localMinute, localSecond } from './taking'
 
 /** The control of one field: a figure, words to press, a text, by what the check says of it. */
@@ -35,6 +36,8 @@ const SHOWN_AS_BUTTONS = 6
 const SHORT = 12
 /** A text that may be longer has the whole width. */
 const LINE = 120
+/** What may be longer than this is a file's. */
+const MANY_LINES = 20_000
 /** More words than this are picked from a list, not pressed. */
 const MANY = 12
 /** What the sheet, the record or the person already gives stands in its box, pale, until another is typed. */
@@ -210,6 +213,13 @@ const stacked = computed(
       ><input v-model="flagged" type="checkbox" /> {{ t(`orFlag.${field.orFlag as 'open_circuit'}`) }}</label
     >
   </div>
+  <FileCell
+    v-else-if="field.length > MANY_LINES"
+    v-model="text"
+    :label="shown"
+    :help="field.help"
+    :problem="problem"
+  />
   <div v-else class="text" :class="{ compact, wide: field.type === 'texts', long: field.length > LINE }">
     <label :for="id"
       >{{ shown }}<small v-if="field.help && !compact">{{ field.help }}</small></label

@@ -69,7 +69,7 @@ const SERIES = 16
 const ENDS = 3
 const whole = ref(false)
 const folded = computed(() =>
-  whole.value || shown.value.length <= SERIES ? 0 : shown.value.length - 2 * ENDS,
+  whole.value || !props.of.file || shown.value.length <= SERIES ? 0 : shown.value.length - 2 * ENDS,
 )
 const parts = computed(() =>
   folded.value === 0 ? shown.value : [...shown.value.slice(0, ENDS), ...shown.value.slice(-ENDS)],
@@ -287,7 +287,7 @@ const none = computed({
 /** The names of another table's rows, to be pressed. */
 const choicesOf = (column: Column, of: string) =>
   column.among === undefined
-    ? undefined
+    ? column.choices?.(bench.context.value)
     : (bench.context.value.items[column.among] ?? [])
         .filter((one) => column.among !== props.of.list || one.name !== itemOf(of).name)
         .map((one) => ({ value: String(one.name), text: String(one.name) }))

@@ -1,0 +1,165 @@
+import { i18n } from '@/i18n'
+import { type BenchSpec, type Context, figure, grid, matrix, table, words } from '../spec'
+
+const isBox = (item: Record<string, unknown>) => item['kind'] === 'box'
+const has = (item: Record<string, unknown>) => ['outdoor', 'indoor'].includes(String(item['kind']))
+
+/** The tree: every unit, joint and box, and what feeds it. */
+const tree = (id: string, subject: string): BenchSpec => ({
+  id,
+  scaled: true,
+  over: true,
+  parts: [{ check: 'vrf.topology', subject }],
+  rows: [
+    table(
+      'nodes',
+      [
+        { field: 'capacity', when: has },
+        { field: 'room', when: (item) => item['kind'] === 'indoor' },
+        { field: 'address', when: (item) => item['kind'] !== 'joint', seldom: true },
+        { field: 'ports', when: isBox },
+        { field: 'capped', when: isBox },
+        { field: 'set', when: (item) => item['kind'] === 'joint', seldom: true },
+      ],
+      { facts: ['kind'], grows: true, starts: true },
+    ),
+    table(
+      'pipes',
+      [
+        'actual',
+        'rise',
+        'liquid_od',
+        'gas_od',
+        'ports',
+        { field: 'elbows_short', seldom: true },
+        { field: 'elbows_long', seldom: true },
+        { field: 'bends', seldom: true },
+        { field: 'tees', seldom: true },
+        { field: 'valves_globe', seldom: true },
+        { field: 'valves_angle', seldom: true },
+      ],
+      { facts: ['from', 'to'], grows: true, starts: true },
+    ),
+    table('limits.sizes', [], { grows: true }),
+  ],
+})
+export const treePlanned = tree('treePlanned', 'planned')
+export const treeBuilt = tree('treeBuilt', 'built')
+
+/** Every address before power-up, and what the outdoor unit finds after it. */
+export const addresses: BenchSpec = {
+  id: 'addresses',
+  undrawn: true,
+  parts: [{ check: 'vrf.addresses', subject: 'machine' }],
+  rows: [
+    words('powered'),
+    table(
+      'devices',
+      [
+        'address',
+        { field: 'box', when: (item) => item['kind'] === 'indoor' },
+        { field: 'group', when: (item) => item['kind'] === 'indoor', seldom: true },
+        { field: 'main', when: (item) => item['kind'] === 'indoor', seldom: true },
+        { field: 'bus', seldom: true },
+      ],
+      { facts: ['kind', 'box'], grows: true, starts: true },
+    ),
+    grid(['found.outdoor', 'found.box', 'found.indoor']),
+  ],
+}
+
+/** Hours of heat by the coldest of the last day, and the earliest start. */
+export const systemWarmUp: BenchSpec = {
+  id: 'systemWarmUp',
+  parts: [{ check: 'vrf.warm_up', subject: 'machine' }],
+  rows: [
+    figure('coldest_24h'),
+    figure('powered_since'),
+    figure('wanted_start'),
+    table('outages', [], { grows: true }),
+  ],
+}
+
+/** The sheet's script, step by step. */
+export const commission: BenchSpec = {
+  id: 'commission',
+  undrawn: true,
+  parts: [{ check: 'vrf.commission', subject: 'machine' }],
+  rows: [
+    grid(['step', 'shown', 'minutes_in_step']),
+    table('indoor', [{ field: 'ready', like: true }], { grows: true, starts: true }),
+    figure('needs_done'),
+    figure('mode_holder'),
+    words('owner_told'),
+  ],
+}
+
+/** The steps of the plan, as the boxes on the bench make them. */
+function steps({ items }: Context): { value: string; text: string }[] {
+  const { t } = i18n.global
+  const boxes = (items['boxes'] ?? []).map((box) => ({
+    id: String(box['id']),
+    indoor: Array.isArray(box['indoor']) ? box['indoor'].map(String) : [],
+  }))
+  const all = boxes.flatMap((box) => box.indoor)
+  return [
+    ...all.map((unit) => ({ value: `alone:${unit}`, text: t('runPlan.alone', { unit }) })),
+    ...boxes
+      .filter((box) => box.indoor.length > 1)
+      .map((box) => ({ value: `box:${box.id}`, text: t('runPlan.box', { box: box.id }) })),
+    ...all.slice(1).map((_, i) => ({ value: `all:${i + 2}`, text: t('runPlan.all', { count: i + 2 }) })),
+  ]
+}
+
+/** Each alone, each box, then all: with the four temperatures of each. */
+export const runPlan: BenchSpec = {
+  id: 'runPlan',
+  undrawn: true,
+  parts: [{ check: 'vrf.run_plan', subject: 'machine' }],
+  rows: [
+    table(
+      'results',
+      [{ field: 'step', choices: steps }, 'passed', 'return_air', 'supply_air', 'liquid_pipe', 'gas_pipe'],
+      {
+        grows: true,
+        starts: true,
+      },
+    ),
+    table('boxes', ['indoor'], { grows: true, starts: true }),
+    figure('minutes_each'),
+  ],
+}
+
+/** Which coil answered which call. */
+export const crossedZones: BenchSpec = {
+  id: 'crossedZones',
+  undrawn: true,
+  parts: [{ check: 'vrf.crossed_zones', subject: 'machine' }],
+  rows: [words('mode'), figure('zones'), matrix('matrix', 'changes', 'zones')],
+}
+
+/** A night's log of all indoor units. */
+export const leakBy: BenchSpec = {
+  id: 'leakBy',
+  parts: [{ check: 'vrf.leak_by', subject: 'machine' }],
+  rows: [figure('csv'), words('temperature_unit')],
+}
+
+/** The charge by every length of line, and all of it in the smallest room. */
+export const systemCharge: BenchSpec = {
+  id: 'systemCharge',
+  parts: [{ check: 'vrf.charge', subject: 'machine' }],
+  rows: [
+    grid(['smallest_room.area', 'smallest_room.height'], 2),
+    figure('smallest_room.volume'),
+    table('lines', [], { facts: ['liquid_od', 'length'], grows: true, starts: true }),
+    table('applies', ['count'], { grows: true }),
+    figure('already_in'),
+    table('ledger', ['cylinder', 'start', 'end'], { grows: true }),
+    words('mitigation'),
+    words('release'),
+    table('connected', ['area', 'height', { field: 'volume', seldom: true }], { grows: true }),
+    table('charge_rule.rates', [], { grows: true }),
+    table('charge_rule.adders', [], { grows: true }),
+  ],
+}

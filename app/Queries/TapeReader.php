@@ -24,6 +24,8 @@ final class TapeReader
     /** Items of one list from which on it is a series, and how many of each end are told. */
     private const SERIES = 12;
     private const ENDS = 3;
+    /** Bytes from which on a text is a file's. */
+    private const FILE = 20_000;
     private const MINUTES_A_DAY = 1_440;
 
     public function __construct(private readonly ConnectionInterface $db, private readonly Phrases $phrases, private readonly Speaker $speaker, private readonly ToldReader $told)
@@ -95,7 +97,7 @@ final class TapeReader
                 basis: $said['basis'] ?? [],
                 readings: ($isWhole ? $read : self::shortened($read))->map(fn (\stdClass $r): ReadingView => new ReadingView($r->path, $this->label($r->check, $r->path, $input), (float) $r->value_read, $r->unit_read, (float) $r->value, $r->unit))->values()->all(),
                 readingsInAll: $read->count(),
-                input: (object) $input,
+                input: (object) ($isWhole ? $input : self::withoutFiles($input)),
                 instrument: (string) ($read->first()->instrument ?? ''),
                 instrumentDue: $tool['calibration_due'] ?? '',
                 instrumentOverdue: $tool['overdue'] ?? false,
@@ -118,6 +120,17 @@ final class TapeReader
         }
 
         return array_reverse($entries);
+    }
+
+    /**
+     * What came out of a file stands whole in the record's file; a screen has no use for its lines.
+     *
+     * @param array<string, mixed> $input
+     * @return array<string, mixed>
+     */
+    private static function withoutFiles(array $input): array
+    {
+        return array_filter($input, fn (mixed $one): bool => ! is_string($one) || strlen($one) <= self::FILE);
     }
 
     /**

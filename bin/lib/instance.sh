@@ -339,7 +339,7 @@ http {
         error_page 413 /problems/too-large.json;
         location /problems/ { types { application/problem+json json; } }
         # Pictures, tables and loggers' files are larger than anything else that is sent.
-        location ~ ^/api/v1/(machines/[0-9]+/photos|import/(sites|machines)(/preview)?|logger/[a-z_.]+/[a-z_]+)\$ {
+        location ~ ^/api/v1/(machines/[0-9]+/photos|import/(sites|machines)(/preview)?|logger/[a-z_.]+/[a-z_]+|(judge|machines/[0-9]+/checks)/vrf\.leak_by)\$ {
             client_max_body_size 13m;
             include /etc/nginx/fastcgi_params;
             fastcgi_param HTTP_HOST \$host\$asked_port;

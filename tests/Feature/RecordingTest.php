@@ -30,6 +30,19 @@ final class RecordingTest extends FeatureTestCase
         self::assertSame(1, DB::table('entries')->where('machine_id', $machine->id)->where('kind', 'fact')->count(), 'told once');
     }
 
+    public function testTheLinesOfANightStandInTheRecordsFileAndNotOnTheScreen(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $machine = $this->machine($starter);
+        $csv = "unit,time,valve_pulses,liquid_pipe,gas_pipe,return_air,thermo_on\n" . implode("\n", array_map(fn (int $minute): string => "I1,$minute,0,72,73,74,0", range(0, 1200)));
+        $this->record($starter, $machine, 'vrf.leak_by', ['csv' => $csv, 'temperature_unit' => 'degF'])
+            ->assertCreated()->assertJsonPath('machine.tape.0.headline', 'The valve closes.')->assertJsonPath('machine.tape.0.input', ['temperature_unit' => 'degF']);
+        $file = $this->actingAs($starter)->getJson("/api/v1/machines/$machine->id/record.json")->assertOk();
+        self::assertStringContainsString('I1,1200,0,72,73,74,0', (string) json_encode($file->json()));
+        $short = implode("\n", array_slice(explode("\n", $csv), 0, 50));
+        $this->record($starter, $machine, 'vrf.leak_by', ['csv' => $short, 'temperature_unit' => 'degF'])->assertJsonPath('machine.tape.0.input.csv', $short);
+    }
+
     public function testAReadingIsKeptAsReadAndCanonicalWithItsVerdict(): void
     {
         $starter = $this->person(Role::Starter);

@@ -13,6 +13,7 @@ import {
   seen,
   signIn,
   startOne,
+  unitRow,
   verdict,
   walkPrestart,
   warm,
@@ -263,4 +264,19 @@ test('the first run, with C1 running', async ({ page }) => {
   await expect(page.locator('.count')).toHaveText('0:11', { timeout: 20_000 })
   await page.mouse.move(640, 790)
   await page.screenshot({ path: `${FOLDER}/machine-first-run.png` })
+})
+
+test('the piping tree of a VRF system, one run longer than its sheet allows', async ({ page }) => {
+  await signIn(page)
+  await unitRow(page, 'VRF-A').click()
+  await page.locator('.rail button', { hasText: 'Are the joints sound?' }).click()
+  await openTab(page, 'Piping tree, as built')
+  await page
+    .locator('.part', { hasText: 'B3, I9' })
+    .getByLabel(/^Length/)
+    .fill('21')
+  await expect(verdict(page)).toContainText('J1 > J2 > B3 > I9')
+  await page.locator('.body').evaluate((body) => body.scrollTo(0, 0))
+  await page.mouse.move(640, 790)
+  await page.screenshot({ path: `${FOLDER}/machine-vrf.png` })
 })

@@ -23,6 +23,8 @@ final readonly class PipeTree
     private array $beside;
     /** @var array<string, string> toward the first outdoor unit, of each node that is reached; '' of that unit itself */
     private array $above;
+    /** @var array<string, array{indoor: float, outdoor: float}> W that hang at and below each node that is reached */
+    private array $hang;
 
     public function __construct(Input $in)
     {
@@ -48,6 +50,18 @@ final readonly class PipeTree
             }
         }
         $this->above = $above;
+        $hang = [];
+        // From the far ends back to the first outdoor unit.
+        foreach (array_reverse($open) as $at) {
+            $kind = $nodes[$at]->text('kind');
+            $own = $nodes[$at]->maybe('capacity') ?? 0.0;
+            $hang[$at] = ['indoor' => ($hang[$at]['indoor'] ?? 0.0) + ($kind === 'indoor' ? $own : 0.0), 'outdoor' => ($hang[$at]['outdoor'] ?? 0.0) + ($kind === 'outdoor' ? $own : 0.0)];
+            if ($above[$at] !== '') {
+                $up = $hang[$above[$at]] ?? ['indoor' => 0.0, 'outdoor' => 0.0];
+                $hang[$above[$at]] = ['indoor' => $up['indoor'] + $hang[$at]['indoor'], 'outdoor' => $up['outdoor'] + $hang[$at]['outdoor']];
+            }
+        }
+        $this->hang = $hang;
     }
 
     /** @return list<string> the nodes of one kind, in the order they are listed */
@@ -173,25 +187,6 @@ final readonly class PipeTree
         return $found;
     }
 
-    /** @return list<string> the nodes on the side of a pipe away from the first outdoor unit */
-    public function behind(Input $pipe): array
-    {
-        [$from, $to] = [$pipe->text('from'), $pipe->text('to')];
-
-        return $this->allBelow(($this->above[$to] ?? '') === $from ? $to : $from);
-    }
-
-    /** @return list<string> */
-    private function allBelow(string $id): array
-    {
-        $found = [$id];
-        foreach ($this->below($id) as $next) {
-            array_push($found, ...$this->allBelow($next));
-        }
-
-        return $found;
-    }
-
     /** @param list<string> $ids @return float W that those of one kind among them have together */
     public function capacity(array $ids, string $kind): float
     {
@@ -206,13 +201,14 @@ final readonly class PipeTree
      */
     public function carried(Input $pipe): float
     {
-        $behind = $this->behind($pipe);
-        $there = $this->capacity($behind, 'indoor');
-        if (count($this->of('outdoor')) < 2) {
-            return $there;
+        [$from, $to] = [$pipe->text('from'), $pipe->text('to')];
+        $behind = $this->hang[($this->above[$to] ?? '') === $from ? $to : $from];
+        $outdoor = $this->of('outdoor');
+        if (count($outdoor) < 2) {
+            return $behind['indoor'];
         }
-        $here = array_values(array_map(strval(...), array_diff(array_map(strval(...), array_keys($this->nodes)), $behind)));
+        $all = $this->hang[$outdoor[0]];
 
-        return max(min($there, $this->capacity($here, 'outdoor')), min($this->capacity($here, 'indoor'), $this->capacity($behind, 'outdoor')));
+        return max(min($behind['indoor'], $all['outdoor'] - $behind['outdoor']), min($all['indoor'] - $behind['indoor'], $behind['outdoor']));
     }
 }

@@ -54,6 +54,8 @@ final class SystemTest extends TestCase
         yield 'a change in another unit' => ['vrf.crossed_zones', $zones(['A' => '-9 psi']), 'matrix.0.changes.A', 'is not a change of temperature with its unit'];
         yield 'a change without a unit' => ['vrf.crossed_zones', $zones(['A' => -9]), 'matrix.0.changes.A', 'is not a change of temperature with its unit'];
         yield 'a change nobody can have read' => ['vrf.crossed_zones', $zones(['A' => '501 delta_degF']), 'matrix.0.changes.A', 'is not a change of temperature with its unit'];
+        yield 'half a change' => ['vrf.crossed_zones', $zones(['A' => ['value' => -9]]), 'matrix.0.changes.A', 'is not a change of temperature with its unit'];
+        yield 'a change of words' => ['vrf.crossed_zones', $zones(['A' => ['value' => 'cold', 'unit' => 'K_diff']]), 'matrix.0.changes.A', 'is not a change of temperature with its unit'];
         yield 'changes that are none' => ['vrf.crossed_zones', $zones('cold'), 'matrix.0.changes', 'an object: a change for each zone'];
         yield 'a zone called twice' => ['vrf.crossed_zones', ['zones' => ['A'], 'matrix' => [['called' => 'A', 'changes' => ['A' => '-9 K_diff']], ['called' => 'A', 'changes' => ['A' => '-9 K_diff']]]], 'matrix.1.called', 'is used twice'];
         yield 'a charge rule twice' => ['vrf.charge', ['charge_rule' => ['factory_charge' => '1 kg', 'rates' => [['liquid_od' => '3/8 in', 'per_length' => '1 g/m'], ['liquid_od' => '9.5 mm', 'per_length' => '1 g/m']]]], 'charge_rule.rates.1.liquid_od', 'that size is there already'];
@@ -62,6 +64,9 @@ final class SystemTest extends TestCase
         yield 'a column that is there twice' => ['vrf.leak_by', ['csv' => 'unit,unit,time,valve_pulses,liquid_pipe,gas_pipe,return_air,thermo_on', 'temperature_unit' => 'degF'], 'csv', 'each once'];
         yield 'a cell too few' => ['vrf.leak_by', $log("I1,0,0,70,70,72,0\nI1,1,0,70,70,72"), 'csv', 'line 3: 7 cells'];
         yield 'no number' => ['vrf.leak_by', $log('I1,0,0,cold,70,72,0'), 'csv', 'line 2: a unit, a time, numbers, and 0 or 1'];
+        yield 'no pulses' => ['vrf.leak_by', $log('I1,0,shut,70,70,72,0'), 'csv', 'line 2: a unit, a time, numbers'];
+        yield 'no gas pipe' => ['vrf.leak_by', $log('I1,0,0,70,,72,0'), 'csv', 'line 2: a unit, a time, numbers'];
+        yield 'no return air' => ['vrf.leak_by', $log('I1,0,0,70,70,-,0'), 'csv', 'line 2: a unit, a time, numbers'];
         yield 'no unit' => ['vrf.leak_by', $log(',0,0,70,70,72,0'), 'csv', 'line 2: a unit'];
         yield 'a call that is neither' => ['vrf.leak_by', $log('I1,0,0,70,70,72,2'), 'csv', 'line 2: a unit, a time, numbers, and 0 or 1'];
         yield 'no time' => ['vrf.leak_by', $log('I1,noon,0,70,70,72,0'), 'csv', 'line 2: a time in minutes'];
@@ -111,6 +116,19 @@ final class SystemTest extends TestCase
         self::assertSame([['B', 100.0, 'stop'], ['A', 100.0, 'plain']], array_map(fn (array $bar): array => [$bar['name'], $bar['value'], $bar['is']], $verdict->judgement->drawing['bars']));
     }
 
+    public function testAChangeMayBeGivenAsAFigureAndItsUnit(): void
+    {
+        $in = fn (mixed $own): array => ['zones' => ['A', 'B'], 'matrix' => [['called' => 'A', 'changes' => ['A' => $own, 'B' => '0 K_diff']], ['called' => 'B', 'changes' => ['A' => '0 K_diff', 'B' => '-500 delta_degF']]]];
+        self::assertSame(['clear', []], self::found('vrf.crossed_zones', $in(['value' => -8, 'unit' => 'delta_degF'])));
+        self::assertSame(['stop', ['no_response:A']], self::found('vrf.crossed_zones', $in(['value' => -4, 'unit' => 'K_diff'])));
+        self::assertSame(['open', ['missing:matrix.0.changes.A']], self::found('vrf.crossed_zones', $in('')), 'a blank is not read yet');
+    }
+
+    public function testWithoutAScriptNoStepIsTooFar(): void
+    {
+        self::assertSame(['open', ['missing:script', 'missing:indoor', 'missing:shown', 'missing:minutes_in_step']], self::found('vrf.commission', ['step' => 0]));
+    }
+
     public function testStepsGoFromEachAloneOverEachBoxToAllTogether(): void
     {
         $input = Core::judge()->input('vrf.run_plan', ['boxes' => [['id' => 'B1', 'indoor' => ['I1', 'I2']], ['id' => 'B2', 'indoor' => ['I3']]]]);
@@ -143,9 +161,9 @@ final class SystemTest extends TestCase
     public function testAFaultIsSaidWithWhatTheSheetKnowsOfIt(): void
     {
         $script = fn (array $fault): array => ['script' => [['code' => 'A1', 'passes_when' => 'A2', 'on_fault' => [['code' => 'E4'] + $fault]]], 'indoor' => [['id' => 'I1', 'ready' => true]], 'step' => 0, 'shown' => 'E4', 'minutes_in_step' => 1];
-        $said = fn (array $fault): array => [Core::judge()->judge('vrf.commission', $script($fault), 'us')->headline, Core::judge()->judge('vrf.commission', $script($fault), 'us')->next[1] ?? ''];
-        self::assertSame(['E4: lost unit.', 'Look at: bus joints. Lock out before hands go in.'], $said(['meaning' => 'lost unit', 'look_at' => 'bus joints']));
-        self::assertSame(['E4.', 'Look it up on the sheet. Lock out before hands go in.'], $said([]));
+        $said = fn (array $fault): array => [Core::judge()->judge('vrf.commission', $script($fault), 'us')->headline, Core::judge()->judge('vrf.commission', $script($fault), 'us')->next[0] ?? ''];
+        self::assertSame(['E4: lost unit.', 'Stop the script, and look at: bus joints.'], $said(['meaning' => 'lost unit', 'look_at' => 'bus joints']));
+        self::assertSame(['E4.', 'Stop the script, and look it up on the sheet.'], $said([]));
     }
 
     public function testTheSumOfASystemIsJudgedInItsSmallestRoom(): void

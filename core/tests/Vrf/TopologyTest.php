@@ -99,6 +99,36 @@ final class TopologyTest extends TestCase
         self::assertSame(['total', 'after_first_joint', 'connection_ratio', 'indoor', 'free_ports'], array_keys($values));
     }
 
+    public function testARatioMayHaveOneLimitOnBothSides(): void
+    {
+        self::assertSame(['clear', []], self::found('vrf.topology', ['limits' => ['ratio_min' => '100 %', 'ratio_max' => '100 %']] + self::TREE));
+    }
+
+    public function testAnOutdoorUnitOfNothingHasNoRatio(): void
+    {
+        $nodes = [['capacity' => '0 kW'] + self::NODES[0], ...array_slice(self::NODES, 1)];
+        self::assertArrayNotHasKey('connection_ratio', self::judge('vrf.topology', ['nodes' => $nodes, 'limits' => ['ratio_max' => '130 %']] + self::TREE)->values);
+    }
+
+    public function testAPipeThatLeadsToNobodyNeedsNoSize(): void
+    {
+        $sized = array_map(fn (array $pipe): array => ['liquid_od' => '3/8 in', 'gas_od' => '5/8 in'] + $pipe, self::PIPES);
+        $stub = ['nodes' => [...self::NODES, ['id' => 'S', 'kind' => 'joint']], 'pipes' => [...$sized, ['from' => 'J', 'to' => 'S', 'actual' => '1 ft']], 'limits' => ['sizes' => [['up_to' => '10 kW', 'liquid_od' => '3/8 in', 'gas_od' => '5/8 in']]]];
+        self::assertSame(['clear', []], self::found('vrf.topology', $stub));
+    }
+
+    public function testPortsAreDrawnOfABoxThatHasThem(): void
+    {
+        $nodes = array_map(fn (array $node): array => ['ports' => null, 'capped' => null] + $node, self::NODES);
+        self::assertArrayNotHasKey('ports', self::drawn(['nodes' => $nodes] + self::TREE)['B']);
+        self::assertArrayNotHasKey('ports', self::drawn(['nodes' => [...self::NODES, ['id' => 'S', 'kind' => 'joint', 'ports' => 2]], 'pipes' => [...self::PIPES, ['from' => 'J', 'to' => 'S', 'actual' => '1 ft']]] + self::TREE)['S']);
+    }
+
+    public function testAPipeThatIsListedTwiceIsALoop(): void
+    {
+        self::assertSame(['stop', ['loop']], self::found('vrf.topology', ['pipes' => [...self::PIPES, self::PIPES[4]]] + self::TREE));
+    }
+
     public function testATreeIsDrawnInLayersWithWhatServesSeveralOverTheirMiddle(): void
     {
         $at = self::drawn(self::TREE);

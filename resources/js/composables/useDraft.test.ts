@@ -28,6 +28,15 @@ describe('what is typed', () => {
     expect(useDraft<{ text: string }>('1.supply', () => ({ text: '' })).draft.value.text).toBe('')
   })
 
+  it('is kept without what came out of a large file', async () => {
+    const first = useDraft<{ values: Record<string, string> }>('1.leakBy', () => ({ values: {} }))
+    first.draft.value.values = { csv: 'x'.repeat(100_001), short: 'x'.repeat(100_000) }
+    await nextTick()
+    const again = useDraft<{ values: Record<string, string> }>('1.leakBy', () => ({ values: {} }))
+    expect(Object.keys(again.draft.value.values)).toEqual(['short'])
+    expect(first.draft.value.values.csv).toHaveLength(100_001)
+  })
+
   it('is kept apart by machine and bench, and survives a damaged store', () => {
     localStorage.setItem('iron-start.draft.0.1.supply', '{broken')
     expect(useDraft('1.supply', () => ({ text: 'fresh' })).draft.value).toEqual({ text: 'fresh' })

@@ -1,0 +1,165 @@
+import { expect, test, type Page } from '@playwright/test'
+import { choose, freshDemo, gate, openTab, record, RUN, signIn, unitRow, verdict } from './helpers'
+
+test.beforeAll(freshDemo)
+
+const ROOMS = [
+  'Press hall north',
+  'Press hall south',
+  'Plate room',
+  'Office',
+  'Design',
+  'Meeting',
+  'Bindery',
+  'Reception',
+  'Plate store',
+]
+const question = (page: Page, name: string) => page.locator('.rail button', { hasText: name }).first().click()
+
+async function system(page: Page): Promise<void> {
+  await signIn(page)
+  await unitRow(page, 'VRF-A').click()
+  await expect(page.locator('.verdict, .past, .start').first()).toBeVisible()
+}
+
+async function more(page: Page): Promise<void> {
+  const press = page.getByRole('button', { name: 'More', exact: true })
+  if ((await press.count()) > 0) await press.click()
+}
+
+test('the tree is drawn once, and everything after it knows it', async ({ page }) => {
+  await system(page)
+  await question(page, 'Are the joints sound?')
+  await openTab(page, 'Piping tree, as built')
+  await expect(page.locator('.tree .node.indoor')).toHaveCount(ROOMS.length)
+  await expect(page.locator('.tree tr', { hasText: 'after the first joint' })).toContainText(
+    '113 ft of 131 ft',
+  )
+  await expect(page.locator('.tree .path')).toContainText('J1 › J2 › B3 › I9')
+
+  // One unit farther than the sheet allows is said with its path, before anything is recorded.
+  const run = page.locator('.part', { hasText: 'B3, I9' })
+  await run.getByLabel(/^Length/).fill('21')
+  await expect(verdict(page)).toContainText('J1 > J2 > B3 > I9')
+  await expect(verdict(page)).toContainText('after the first joint')
+  await record(page, 'Record the stop')
+  await expect(page.locator('.slip').first()).toContainText('after the first joint')
+  await run.getByLabel(/^Length/).fill('15')
+  await expect(verdict(page)).toContainText('The tree is within the sheet')
+  await record(page)
+
+  await question(page, 'Does it start and turn')
+  await openTab(page, 'Commissioning')
+  await expect(page.locator('.part', { hasText: 'I9' })).toBeVisible()
+})
+
+test('the charge is figured over every line, and the small room says no before the cylinder is opened', async ({
+  page,
+}) => {
+  await system(page)
+  await question(page, 'Is the charge right?')
+  await openTab(page, 'System charge')
+  await expect(page.locator('.left')).toContainText('for the lines')
+  await page.getByLabel('Smallest room, floor').fill('103')
+  await page.getByLabel('Height', { exact: true }).first().fill('8.5')
+  await page.getByLabel('In it already').fill('26')
+  await expect(verdict(page)).toContainText('in that room')
+  await expect(page.locator('.frame')).toContainText('Leak detection with shutoff')
+})
+
+test('the script is walked until a fault, and said what to look at', async ({ page }) => {
+  await system(page)
+  await question(page, 'Does it start and turn')
+  await openTab(page, 'Commissioning')
+  await choose(page.locator('.part', { hasText: 'I1' }).first(), 'Reports ready', 'yes')
+  await page.getByRole('button', { name: /^The rest like/ }).click()
+  await expect(verdict(page)).toContainText('First: all covers on')
+  await page.getByLabel('Done already').fill('all covers on, service valves open')
+  await expect(verdict(page)).toContainText('All report ready: start the script, step S1.')
+  await page.getByLabel('Step', { exact: true }).fill('0')
+  await page.getByLabel('Display shows').fill('s1')
+  await page.getByLabel('In this step for').fill('3')
+  await expect(verdict(page)).toContainText(
+    'S1 (looks for its units) is running: up to 5 min more, until it shows S2.',
+  )
+  await page.getByLabel('Display shows').fill('F2')
+  await expect(verdict(page)).toContainText('F2: a unit is lost.')
+  await expect(page.locator('.frame')).toContainText('bus joints, then power at that unit')
+})
+
+test('two zones that are crossed are found from what their coils did', async ({ page }) => {
+  await system(page)
+  await question(page, 'controls call for?')
+  await openTab(page, 'Crossed zones')
+  const changes = ROOMS.flatMap((called) => {
+    const answers = called === 'Office' ? 'Meeting' : called === 'Meeting' ? 'Office' : called
+    return ROOMS.map((coil) => (coil === answers ? '-21' : '-1'))
+  })
+  // As they come out of a table: all of them from the first cell on.
+  await page
+    .locator('.matrix input')
+    .first()
+    .evaluate((box, text) => {
+      const data = new DataTransfer()
+      data.setData('text/plain', text)
+      box.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+    }, changes.join('\t'))
+  await expect(
+    page.getByRole('textbox', { name: 'Plate store called, change at Plate store', exact: true }),
+  ).toHaveValue('-21')
+  await expect(verdict(page)).toContainText('Office and Meeting are swapped.')
+  await expect(page.locator('.frame')).toContainText('Read their addresses first')
+  await record(page, /^Record/)
+  await expect(page.locator('.slip').first()).toContainText('Office and Meeting are swapped.')
+})
+
+test('a night of a unit that leaks by is read from its file', async ({ page }) => {
+  await system(page)
+  await question(page, 'controls call for?')
+  await more(page)
+  await openTab(page, 'Overnight watch')
+  const lines = Array.from({ length: 2 }, (_, period) =>
+    Array.from({ length: 46 }, (_, minute) => {
+      const air = 74 - minute / 30
+      return `I4,${60 * period + minute},0,${air - 20},${air - 12},${air},0`
+    }),
+  ).flat()
+  await page.locator('.file input[type=file]').setInputFiles({
+    name: 'night.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      ['unit,time,valve_pulses,liquid_pipe,gas_pipe,return_air,thermo_on', ...lines].join('\n'),
+    ),
+  })
+  await expect(page.getByText('93 lines')).toBeVisible()
+  await choose(page, 'Temperatures in', '°F')
+  await expect(verdict(page)).toContainText('I4: its valve leaks by')
+  await choose(page, 'Temperatures in', '°C')
+  await expect(page.getByText(/no room is like that|no use|°F/).first()).toBeVisible()
+})
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+  test('one call at a time is typed, and the script by the thumb; nothing is wider than the screen', async ({
+    page,
+  }) => {
+    const fits = async () =>
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    await system(page)
+    await page.locator('.thumbs button').first().tap()
+    await gate(page, 'controls call for?').getByRole('button').tap()
+    await openTab(page, 'Crossed zones')
+    await fits()
+    await page.locator('.matrix .pick select').selectOption('Office')
+    await expect(page.locator('.matrix input:visible')).toHaveCount(ROOMS.length)
+    for (const box of await page.locator('.matrix input:visible').all())
+      expect((await box.boundingBox())?.height).toBeGreaterThanOrEqual(44)
+    await page.getByRole('textbox', { name: 'Office called, change at Meeting', exact: true }).fill('-20')
+    await expect(verdict(page)).toContainText('Still need')
+    await page.locator('.thumbs button').first().tap()
+    await gate(page, RUN).getByRole('button').tap()
+    await openTab(page, 'Commissioning')
+    await expect(page.locator('.part').first()).toContainText('I1')
+    await fits()
+  })
+})

@@ -22,6 +22,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\TableController;
 use App\Http\Controllers\TodayController;
+use App\Http\Controllers\TreeController;
 use App\Http\Middleware\Once;
 use Illuminate\Support\Facades\Route;
 
@@ -52,6 +53,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('checks', [JudgeController::class, 'index']);
     Route::post('judge/{check}', [JudgeController::class, 'judge']);
     Route::post('logger/{check}/{list}', [LoggerController::class, 'read'])->middleware('role:record');
+    Route::post('tree', [TreeController::class, 'read'])->middleware('role:record');
     Route::get('today', [TodayController::class, 'show']);
     Route::get('machines/{machine}', [MachineController::class, 'show']);
     Route::get('machines/{machine}/locks', [MachineController::class, 'locks']);
@@ -62,6 +64,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('machines/{machine}/record.json', [RecordController::class, 'file']);
     Route::get('machines/{machine}/record.pdf', [RecordController::class, 'paper']);
     Route::get('machines/{machine}/refrigerant.csv', [RecordController::class, 'refrigerant']);
+    Route::get('machines/{machine}/tree.csv', [TreeController::class, 'file']);
     Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings']);
     Route::get('machines/{machine}/pages/{page}.{form}', [RecordController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door'])->whereIn('form', ['pdf', 'svg']);
 

@@ -36,6 +36,8 @@ test('the tree is drawn once, and everything after it knows it', async ({ page }
     '113 ft of 131 ft',
   )
   await expect(page.locator('.tree .path')).toContainText('J1 › J2 › B3 › I9')
+  await expect(page.getByText('2 things were built otherwise than planned')).toBeVisible()
+  await expect(page.locator('.changes')).toContainText('J2 › B3 13.5 m, planned 12 m')
 
   // One unit farther than the sheet allows is said with its path, before anything is recorded.
   const run = page.locator('.part', { hasText: 'B3, I9' })
@@ -51,6 +53,38 @@ test('the tree is drawn once, and everything after it knows it', async ({ page }
   await question(page, 'Does it start and turn')
   await openTab(page, 'Commissioning')
   await expect(page.locator('.part', { hasText: 'I9' })).toBeVisible()
+})
+
+test('a tree is taken from a table, once no line of it is wrong', async ({ page }) => {
+  await system(page)
+  await question(page, 'Are the joints sound?')
+  await openTab(page, 'Piping tree, as built')
+  const head = 'name,kind,from,length (m),rise (m),liquid,gas,ports,capacity (kW),capped,room'
+  const rows = [
+    'OU1,outdoor,,,,,,,28,,',
+    'B1,box,OU1,20,-6,3/8 in,7/8 in,2,,,',
+    'I1,indoor,B1,9,,3/8 in,5/8 in,1,7.1,,Press hall',
+    'I2,indoor,B1,12,,1/4 in,1/2 in,2,3.6,,Office',
+  ]
+  const read = (lines: string[]) =>
+    page.locator('.tree-file input[type=file]').setInputFiles({
+      name: 'tree.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from([head, ...lines].join('\n')),
+    })
+  await read([...rows.slice(0, 3), 'I2,indoor,B9,12,,1/4 in,1/2 in,2,3.6,,Office'])
+  await expect(page.locator('.tree-file')).toContainText('Line 5: "B9" is not in the table. What feeds it?')
+  await expect(page.locator('.tree .node.indoor')).toHaveCount(ROOMS.length)
+  await read(rows)
+  await expect(page.locator('.tree-file')).toContainText('4 units, joints and boxes, 3 pipes.')
+  await page.getByRole('button', { name: 'Take it' }).click()
+  await expect(page.locator('.tree .node.indoor')).toHaveCount(2)
+  await expect(page.locator('.tree .node.indoor').first()).toContainText('Press hall')
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'As CSV' }).click(),
+  ])
+  expect(file.suggestedFilename()).toMatch(/^tree-\d+\.csv$/)
 })
 
 test('the charge is figured over every line, and the small room says no before the cylinder is opened', async ({

@@ -373,6 +373,16 @@ return [
     'as_left_names' => [
         'nominal' => 'Set for', 'trip_percent' => 'Trips at', 'unbalance_percent' => 'Unbalance', 'delay' => 'Delay', 'transformer' => 'Control transformer', 'rating' => 'Rated', 'device_size' => 'Fuse or breaker', 'fuse_class' => 'Fuse class', 'turns_open' => 'Turns open', 'driver_pitch' => 'Driver pitch', 'rpm_now' => 'Blower', 'label_amps' => 'On the label',
     ],
+    'tree_table' => [
+        'columns' => 'The first line has to name its columns: {value}. Name and kind are needed.',
+        'no_name' => 'It has no name.',
+        'twice' => '{value} stands there twice.',
+        'kind' => '"{value}" is no kind: outdoor, joint, box or indoor.',
+        'from' => '"{value}" is not in the table. What feeds it?',
+        'no_length' => 'It has no length.',
+        'figure' => '"{value}" in {column} has no unit: write it with one, or put the unit in the head.',
+        'ports' => '"{value}" is no list of port numbers.',
+    ],
     'feed' => [
         'reversed' => '{from} came in reversed on {panel}, which feeds this unit too. Read the rotation here before anybody starts it.',
         'lost_phase' => '{from} lost a phase on {panel}, which feeds this unit too. Read all three pairs here before it runs.',

@@ -1458,6 +1458,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/tree": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readTree"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/machines/{machine}/tree.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["treeFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2391,6 +2423,23 @@ export interface components {
         ToldView: {
             label: string;
             value: string;
+        };
+        /** @description What is wrong in one line of a table. */
+        TreeErrorView: {
+            line: number;
+            /** @description Empty where it is of the whole line */
+            column: string;
+            words: string;
+        };
+        /** @description A piping tree as it was read from a table. */
+        TreeTableView: {
+            nodes: {
+                [key: string]: unknown;
+            }[];
+            pipes: {
+                [key: string]: unknown;
+            }[];
+            errors: components["schemas"]["TreeErrorView"][];
         };
         /** @description A figure of a verdict. */
         ValueView: {
@@ -5521,6 +5570,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TodayView"];
+                };
+            };
+        };
+    };
+    readTree: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description What is in it, and what is wrong by line */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeTableView"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    treeFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The tree as it was drawn last, a line each unit, joint and box */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Nobody drew one */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
                 };
             };
         };

@@ -56,6 +56,8 @@ export type Row =
     }
   | { row: 'walked' }
   /** A list of which each item has a figure for each of some names: both are named by a field of texts. */
+  /** A table of the whole tree, read from a file. */
+  | { row: 'treeFile' }
   | { row: 'matrix'; list: string; member: string; names: string }
 
 /** One check of a bench, about what; `fixed` is what the place on the machine says by itself. */
@@ -149,6 +151,7 @@ export const table = (
 export function named(spec: BenchSpec): Set<string> {
   return new Set(
     spec.rows.flatMap((row) => {
+      if (row.row === 'treeFile') return []
       if (row.row === 'grid') return row.fields
       if (row.row === 'optional') return [row.group]
       if (row.row === 'matrix') return [row.list, `${row.list}.${row.member}`]

@@ -343,6 +343,13 @@ export default {
     limits: 'Limits of the sheet, and what comes nearest to each',
     of: '{value} of {limit}',
     nearest: 'Nearest to its limit, {what}: {path}',
+    changes:
+      'Built as planned | One thing was built otherwise than planned | {n} things were built otherwise than planned',
+    change: {
+      added: 'was not planned ({built})',
+      gone: 'was planned and is not there',
+      other: '{built}, planned {planned}',
+    },
   },
   matrix: {
     title: 'Change of every coil, call by call',
@@ -354,6 +361,15 @@ export default {
     alone: '{unit} alone',
     box: 'box {box} as a whole',
     all: '{count} together',
+  },
+  treeFile: {
+    pick: 'Read a table (CSV)',
+    save: 'As CSV',
+    hint: 'A line each unit, joint and box: name, kind, from, length, rise, liquid, gas, ports, capacity, capped, room, address.',
+    found: '{nodes} units, joints and boxes, {pipes} pipes.',
+    take: 'Take it',
+    wrong: 'Nothing was taken. One line is wrong: | Nothing was taken. {n} lines are wrong:',
+    line: 'Line {line}: {words}',
   },
   fileCell: {
     pick: 'Choose a file',

@@ -10,6 +10,7 @@ import MatrixRow from './MatrixRow.vue'
 import OptionalRow from './OptionalRow.vue'
 import SheetRow from './SheetRow.vue'
 import TableRow from './TableRow.vue'
+import TreeFileRow from './TreeFileRow.vue'
 import WalkedRow from './WalkedRow.vue'
 
 /** The rows of a bench in their order; what the sheet fills folded to a sentence, what is seldom needed behind a press. */
@@ -125,6 +126,7 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
       </fieldset>
       <OptionalRow v-else-if="row.row === 'optional'" :group="row.group" />
       <TableRow v-else-if="row.row === 'table'" :of="row" />
+      <TreeFileRow v-else-if="row.row === 'treeFile'" />
       <MatrixRow v-else-if="row.row === 'matrix'" :of="row" />
       <WalkedRow v-else />
     </template>

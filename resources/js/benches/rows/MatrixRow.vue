@@ -74,8 +74,8 @@ const one = computed(() => (names.value.includes(called.value) ? called.value : 
   <div v-if="names.length > 0" class="matrix" role="group" :aria-label="t('matrix.title')">
     <label class="pick">
       {{ t('matrix.called') }}
-      <select v-model="called">
-        <option v-for="name in names" :key="name" :value="name" :selected="name === one">{{ name }}</option>
+      <select :value="one" @change="called = ($event.target as HTMLSelectElement).value">
+        <option v-for="name in names" :key="name" :value="name">{{ name }}</option>
       </select>
     </label>
     <table>

@@ -1,3 +1,5 @@
+import { type Component, markRaw } from 'vue'
+import TreeSketch from '@/drawings/TreeSketch.vue'
 import { i18n } from '@/i18n'
 import { type BenchSpec, type Context, figure, grid, matrix, table, words } from '../spec'
 
@@ -5,12 +7,14 @@ const isBox = (item: Record<string, unknown>) => item['kind'] === 'box'
 const has = (item: Record<string, unknown>) => ['outdoor', 'indoor'].includes(String(item['kind']))
 
 /** The tree: every unit, joint and box, and what feeds it. */
-const tree = (id: string, subject: string): BenchSpec => ({
+const tree = (id: string, subject: string, sketch?: Component): BenchSpec => ({
   id,
+  ...(sketch === undefined ? {} : { sketch: markRaw(sketch) }),
   scaled: true,
   over: true,
   parts: [{ check: 'vrf.topology', subject }],
   rows: [
+    { row: 'treeFile' },
     table(
       'nodes',
       [
@@ -26,8 +30,8 @@ const tree = (id: string, subject: string): BenchSpec => ({
     table(
       'pipes',
       [
-        'actual',
-        'rise',
+        { field: 'actual', broad: true },
+        { field: 'rise', broad: true },
         'liquid_od',
         'gas_od',
         'ports',
@@ -44,7 +48,7 @@ const tree = (id: string, subject: string): BenchSpec => ({
   ],
 })
 export const treePlanned = tree('treePlanned', 'planned')
-export const treeBuilt = tree('treeBuilt', 'built')
+export const treeBuilt = tree('treeBuilt', 'built', TreeSketch)
 
 /** Every address before power-up, and what the outdoor unit finds after it. */
 export const addresses: BenchSpec = {

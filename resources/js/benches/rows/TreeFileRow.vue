@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/api/client'
+import { wordsOf } from '@/lib/failure'
+import { post } from '@/lib/post'
+import { useMachine } from '@/stores/machine'
+import { useBench } from '../bench'
+import { draftOf } from '../entered'
+
+/** A tree from a table: looked at first, with what is wrong by line, and taken whole or not at all. */
+const bench = useBench()
+const machine = useMachine()
+const { t } = useI18n()
+const read = ref<Schemas['TreeTableView'] | null>(null)
+const failure = ref('')
+const LISTS = ['nodes', 'pipes']
+
+async function look(event: Event) {
+  const box = event.target as HTMLInputElement
+  const file = box.files?.[0]
+  failure.value = ''
+  read.value = null
+  if (file === undefined) return
+  try {
+    read.value = await post<Schemas['TreeTableView']>('tree', new Blob([await file.text()]))
+  } catch (error) {
+    failure.value = wordsOf(error)
+  }
+  box.value = ''
+}
+
+/** What stood there of the tree goes; the rest of the bench stays as it is typed. */
+function take() {
+  const check = bench.checks.value[0]
+  if (check === undefined || read.value === null) return
+  const draft = bench.draft.value
+  const isTree = (place: string) => LISTS.includes(place.split('.')[0] ?? '')
+  const input = { nodes: read.value.nodes, pipes: read.value.pipes }
+  const taken = draftOf(check, bench.prefill.value, input)
+  const names = new Set(read.value.nodes.map((node) => String((node as { id?: unknown }).id)))
+  const known = (bench.prefill.value['nodes'] as { id?: unknown }[] | undefined) ?? []
+  const gone = known.map((node) => String(node.id)).filter((id) => !names.has(id))
+  draft.values = {
+    ...Object.fromEntries(Object.entries(draft.values).filter(([place]) => !isTree(place))),
+    ...Object.fromEntries(Object.entries(taken.values).filter(([place]) => isTree(place))),
+    ...Object.fromEntries(gone.map((id) => [`nodes.${id}`, false])),
+  }
+  draft.rows = { ...draft.rows, nodes: taken.rows['nodes'] ?? [], pipes: taken.rows['pipes'] ?? [] }
+  read.value = null
+}
+</script>
+
+<template>
+  <div class="tree-file">
+    <div class="picks">
+      <label class="press small pick"
+        >{{ t('treeFile.pick') }}<input type="file" accept=".csv,text/csv" @change="look"
+      /></label>
+      <a
+        v-if="machine.view && machine.view.tape.some((one) => one.check === 'vrf.topology')"
+        class="press small"
+        :href="`/api/v1/machines/${machine.view.id}/tree.csv`"
+        >{{ t('treeFile.save') }}</a
+      >
+    </div>
+    <p class="hint">{{ t('treeFile.hint') }}</p>
+    <div v-if="read && read.errors.length > 0" role="alert" class="wrong">
+      <p>{{ t('treeFile.wrong', read.errors.length) }}</p>
+      <ul>
+        <li v-for="(one, i) in read.errors" :key="i">
+          {{ t('treeFile.line', { line: one.line, words: one.words }) }}
+        </li>
+      </ul>
+    </div>
+    <p v-else-if="read" class="found">
+      {{ t('treeFile.found', { nodes: read.nodes.length, pipes: read.pipes.length }) }}
+      <button type="button" class="press small" @click="take">{{ t('treeFile.take') }}</button>
+    </p>
+    <p v-if="failure" class="wrong" role="alert">{{ failure }}</p>
+  </div>
+</template>
+
+<style scoped>
+.tree-file {
+  padding: 6px 0 10px;
+  border-bottom: 1px solid var(--rule);
+}
+.picks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.pick {
+  position: relative;
+  display: inline-flex;
+  align-items: center;
+  cursor: pointer;
+}
+.pick input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+}
+.pick:focus-within {
+  outline: 3px solid var(--forge);
+  outline-offset: 2px;
+}
+.hint {
+  margin: 6px 0 0;
+  font-size: 14px;
+  color: var(--iron-soft);
+}
+.found {
+  margin: 8px 0 0;
+}
+.wrong {
+  margin: 8px 0 0;
+  color: var(--stop);
+}
+.wrong p {
+  margin: 0;
+}
+.wrong ul {
+  margin: 4px 0 0;
+  padding-left: 20px;
+}
+</style>

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\User;
+use App\Support\CurrentCompany;
+use App\Support\Role;
+use Illuminate\Testing\TestResponse;
+
+/** A piping tree in as a table, with what is wrong by line, and out of the record the same way. */
+final class TreeTest extends FeatureTestCase
+{
+    private const TABLE = "name,kind,from,length (m),rise (m),capacity (kW),room\nO,outdoor,,,,10,\nI1,indoor,O,9,-3,2,Office\n";
+
+    public function testATableIsLookedAtAndNothingOfItIsKept(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $read = $this->table($starter, self::TABLE)->assertOk();
+        self::assertSame([], $read->json('errors'));
+        self::assertSame([['id' => 'O', 'kind' => 'outdoor', 'capacity' => '10 kW'], ['id' => 'I1', 'kind' => 'indoor', 'capacity' => '2 kW', 'room' => 'Office']], $read->json('nodes'));
+        self::assertSame([['from' => 'O', 'to' => 'I1', 'actual' => '9 m', 'rise' => '-3 m']], $read->json('pipes'));
+    }
+
+    public function testEachLineThatIsWrongIsSaidInWords(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $words = fn (string $line): array => array_column($this->table($starter, self::TABLE . $line)->assertOk()->json('errors'), 'words', 'line');
+        self::assertSame([4 => '"X" is not in the table. What feeds it?'], $words("I2,indoor,X,9\n"));
+        self::assertSame([4 => '"long" in length has no unit: write it with one, or put the unit in the head.'], $words("I2,indoor,O,long\n"));
+        self::assertSame([4 => '"valve" is no kind: outdoor, joint, box or indoor.'], $words("V,valve,O,9\n"));
+        self::assertSame([4 => 'I1 stands there twice.'], $words("I1,indoor,O,9\n"));
+        self::assertStringStartsWith('The first line has to name its columns: name, kind,', (string) $this->table($starter, "a,b\n")->json('errors.0.words'));
+        self::assertCount(40, $this->table($starter, self::TABLE . str_repeat("I2,indoor,X,9\n", 99))->json('errors'));
+        $this->table($starter, "\xFF\xFE")->assertStatus(422);
+    }
+
+    public function testTheTreeComesOutAsItWasDrawnLast(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $machine = $this->machine($starter);
+        $this->actingAs($starter)->get("/api/v1/machines/$machine->id/tree.csv")->assertNotFound();
+        $tree = $this->table($starter, self::TABLE)->json();
+        $this->record($starter, $machine, 'vrf.topology', ['nodes' => $tree['nodes'], 'pipes' => $tree['pipes'], 'limits' => ['max_total' => '100 m']], 'planned')->assertCreated();
+        $file = $this->actingAs($starter)->get("/api/v1/machines/$machine->id/tree.csv")->assertOk();
+        self::assertSame([$tree['nodes'], $tree['pipes']], [$this->table($starter, (string) $file->getContent())->json('nodes'), $this->table($starter, (string) $file->getContent())->json('pipes')]);
+        app(CurrentCompany::class)->set(null);
+        $this->actingAs($this->person(Role::Lead))->get("/api/v1/machines/$machine->id/tree.csv")->assertNotFound();
+    }
+
+    private function table(User $person, string $csv): TestResponse
+    {
+        app(CurrentCompany::class)->set(null);
+
+        return $this->actingAs($person)->call('POST', '/api/v1/tree', server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json', 'HTTP_X_PERSON' => (string) $person->id], content: $csv);
+    }
+}

@@ -98,6 +98,8 @@ test('an impossible opening is told at its measure, and nothing typed is lost', 
   await findUnit(page, 'RTU-4')
   await openTab(page, 'Curb fit')
   await fill(page, 'Old curb, outside', ['60', '54'])
+  // What is wrong stands at the drawing once there is one.
+  await expect(page.locator('figure.scene [data-body="curb"]')).toBeVisible()
   await fill(page, 'Curb supply', ['50', '8', '24', '20'])
   await expect(page.locator('figcaption.wrong')).toContainText('reaches past the frame')
   await page.reload()

@@ -30,8 +30,6 @@ use IronStart\Core\Verdict\Value;
 final class Topology implements Check, Draws, DrawsOnRecord
 {
     private const KINDS = ['outdoor', 'joint', 'box', 'indoor'];
-    /** They say what a node counts as; nothing is judged by them alone. */
-    private const NO_LIMITS = ['joint_equivalent', 'box_equivalent'];
 
     public function id(): string
     {
@@ -176,10 +174,7 @@ final class Topology implements Check, Draws, DrawsOnRecord
 
     public static function drawing(Input $in, array $values): array
     {
-        $limits = $in->group('limits');
-        $isWhole = $in->items('nodes') !== [];
-
-        return $isWhole ? TreeLayout::of($in, $limits, $values) : [];
+        return $in->items('nodes') === [] ? [] : TreeLayout::of($in, $in->group('limits'), $values);
     }
 
     /** @return iterable<InputError> */
@@ -207,11 +202,12 @@ final class Topology implements Check, Draws, DrawsOnRecord
         return $found;
     }
 
+    /** What a joint or a box counts as is no limit: nothing is judged by it alone. */
     private static function isLimited(Input $limits): bool
     {
         $names = ['max_total', 'max_farthest_actual', 'max_farthest_equivalent', 'max_after_first_joint', 'max_height_outdoor_above', 'max_height_outdoor_below', 'max_height_between_indoor', 'max_box_to_indoor', 'max_branch_difference', 'min_between_joints', 'ratio_min', 'ratio_max', 'max_indoor', 'max_boxes', 'max_per_box', 'port_capacity', 'box_after_box', 'sizes'];
 
-        return array_filter(array_diff($names, self::NO_LIMITS), $limits->given(...)) !== [];
+        return array_filter($names, $limits->given(...)) !== [];
     }
 
     /** @return list<Finding> */

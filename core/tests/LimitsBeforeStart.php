@@ -490,6 +490,13 @@ final class LimitsBeforeStart
                 'closed by turns' => [$valve + ['turns' => 3], [['state' => 'shut'], 'clear', ['shut']], [['state' => 'mid'], 'clear', ['mid']]],
                 'midway' => [$valve, [['state' => 'mid'], 'clear', ['mid']], [[], 'open', ['missing:state']]],
             ],
+            'entry.service_mode' => [
+                'power that went off' => [['module' => 'M1', 'on' => false, 'modes' => [['module' => 'M1', 'held' => ['EEV 1']]]], [[], 'clear', ['off']], [['lost' => true], 'watch', ['lost']]],
+                'lost before it ended' => [['module' => 'M1', 'on' => false], [['modes' => [['module' => 'M1', 'lost' => false]]], 'clear', ['off']], [['modes' => [['module' => 'M1', 'lost' => true]]], 'watch', ['ended_lost']]],
+                'never on' => [['module' => 'M1', 'on' => false], [['modes' => [['module' => 'M1']]], 'clear', ['off']], [['modes' => [['module' => 'M2']]], 'watch', ['was_not_on']]],
+                'which valves' => [['module' => 'M1', 'on' => true, 'power_since' => '2026-03-02T07:40:00'], [['held' => ['EEV 1']], 'clear', ['on']], [[], 'open', ['missing:held']]],
+                'since when' => [['module' => 'M1', 'on' => true, 'held' => ['EEV 1']], [['power_since' => '2026-03-02T07:40:00'], 'clear', ['on']], [[], 'open', ['missing:power_since']]],
+            ],
             'entry.orphan_load' => [
                 'fed again' => [['what' => 'light', 'disconnect' => 'D4', 'told' => 'custodian'], [['fed_from' => 'panel L2'], 'clear', ['fed']], [[], 'watch', ['dark']]],
                 'somebody told' => [['what' => 'light', 'disconnect' => 'D4', 'fed_from' => 'panel L2'], [['told' => 'custodian'], 'clear', ['fed']], [[], 'watch', ['fed', 'nobody_told']]],
@@ -515,6 +522,7 @@ final class LimitsBeforeStart
             ],
             'entry.breaker_tripped' => [
                 'reset' => [['place' => 'R-1/7', 'kind' => 'breaker', 'reset_by' => 'Rafe', 'proved' => true], [['reset' => true], 'clear', []], [['reset' => false], 'watch', ['tripped']]],
+                'a service mode that was on' => [['place' => 'R-1/7', 'kind' => 'breaker'], [['modes' => [['module' => 'M1', 'lost' => true]]], 'watch', ['tripped']], [['modes' => [['module' => 'M1']]], 'watch', ['tripped', 'service_lost:M1']]],
                 'proved first' => [['place' => 'R-1/7', 'kind' => 'breaker', 'reset' => true, 'reset_by' => 'Rafe'], [['proved' => true], 'clear', []], [['proved' => false], 'stop', ['reset_unproved']]],
             ],
             'entry.feed' => ['a unit among them' => [['panel' => 'R-1'], [['items' => [['name' => 'RTU-1', 'machine' => 'RTU-1', 'mca' => '32.8 A']]], 'clear', []], [['items' => [['name' => 'RTU-1', 'mca' => '32.8 A']]], 'watch', ['no_unit']]]],

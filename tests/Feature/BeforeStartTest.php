@@ -49,6 +49,39 @@ final class BeforeStartTest extends FeatureTestCase
         self::assertContains('Held by the put-back list: Service valve closed: suction.', $both->json('machine.startRefused'));
     }
 
+    public function testAServiceModeGoesOffWithThePowerAndEachValveItHeldIsToBeOpenedAnew(): void
+    {
+        $mode = fn (array $more): mixed => $this->record($this->starter, $this->machine, 'entry.service_mode', ['module' => 'M1'] + $more)->assertCreated();
+        $out = fn (mixed $answer): array => array_column(array_filter($answer->json('machine.putBack'), fn (array $one): bool => ! $one['closed']), 'what');
+        $on = ['on' => true, 'held' => ['EEV 1', 'EEV 2'], 'power_since' => '2026-03-02T07:40:00'];
+        $begun = $mode($on);
+        self::assertSame(['Service mode on: M1'], $out($begun));
+        self::assertContains('Held by the put-back list: Service mode on: M1.', $begun->json('machine.startRefused'));
+        $decay = $begun->json('machine.prefill')['dry.decay']['circuit:A'];
+        self::assertSame([true, false], [$decay['valves_held_open'], $decay['mode_lost']]);
+        $dead = ['lock_id' => '11', 'tag_name' => 'Rafe', 'tester_proved_before' => true, 'tester_proved_after' => true, 'volts_ab' => '0 V', 'volts_bc' => '0 V', 'volts_ca' => '0 V', 'volts_ag' => '0 V', 'volts_bg' => '0 V', 'volts_cg' => '0 V'];
+        $locked = $this->record($this->starter, $this->machine, 'power.lockout', $dead)->assertCreated();
+        $said = array_column($locked->json('machine.tape'), 'because', 'check')['power.lockout'];
+        self::assertContains('The service mode of M1 went off with the power: the valves it held are on the put-back list.', $said);
+        $held = ['Held-open valve that closed when power went off: M1 EEV 1', 'Held-open valve that closed when power went off: M1 EEV 2'];
+        self::assertSame([...$held, 'Lock 11 on, tag Rafe'], self::sorted($out($locked)));
+        self::assertTrue($locked->json('machine.prefill')['dry.decay']['circuit:A']['mode_lost']);
+        self::assertSame([$held[1], 'Lock 11 on, tag Rafe', 'Service mode on: M1'], self::sorted($out($mode(['held' => ['EEV 1']] + $on))), 'one of them is open again');
+        self::assertSame([$held[1], 'Lock 11 on, tag Rafe'], self::sorted($out($mode(['on' => false]))));
+        $this->write($this->starter, "machines/{$this->machine->id}/put-back", ['kind' => 'service_mode', 'where' => 'M1'])->assertStatus(422);
+    }
+
+    /**
+     * @param list<string> $texts
+     * @return list<string>
+     */
+    private static function sorted(array $texts): array
+    {
+        sort($texts);
+
+        return $texts;
+    }
+
     public function testAnInterruptedJointIsACircuitThatStandsOpenAndTheListKnowsTheJoints(): void
     {
         $joint = fn (string $name, array $more): mixed => $this->record($this->starter, $this->machine, 'entry.joint', ['name' => $name, 'kind' => 'braze', 'by' => ['Mina'], 'purged' => true] + $more, 'circuit:A')->assertCreated();

@@ -302,6 +302,8 @@ return [
         'controller_test' => 'settings as left, per the settings check',
         'circuit_open' => 'under nitrogen, per the pressure test',
         'roof_door' => 'closed, per the lift day',
+        'service_mode' => 'ended, per its entry',
+        'held_valve' => 'held open again, per the service mode',
     ],
     'clocks' => [
         'pressure_hold' => 'Pressure test', 'decay' => 'Vacuum decay', 'stabilise' => 'Settling', 'warm_up' => 'Crankcase warm-up', 'fire_watch' => 'Fire watch',
@@ -417,6 +419,8 @@ return [
         'damper_propped' => 'Damper or louver propped',
         'thermostat_held' => 'Thermostat on hold or emergency heat',
         'automation_held' => 'Building automation told not to start it',
+        'service_mode' => 'Service mode on',
+        'held_valve' => 'Held-open valve that closed when power went off',
         'roof_door' => 'Roof door propped',
         'breaker_elsewhere' => 'Another breaker turned off',
         'damper_blocked' => 'Damper blocked',

@@ -200,6 +200,10 @@ return [
             'sources.name' => ['Supply', ''],
             'sources.lock_id' => ['Its lock', 'A lock of its own.'],
             'sources.dead' => ['Read dead', 'Every pair and to ground, at its own load side.'],
+            'modes' => ['Service modes', ''],
+            'modes.module' => ['Module', ''],
+            'modes.held' => ['Valves held open', ''],
+            'modes.lost' => ['Power was off since', ''],
             'work_at' => ['Working on', 'Load side: the unit\'s line terminals, or the load side of the disconnect.'],
         ],
         'say' => [
@@ -212,6 +216,7 @@ return [
             'same_lock' => ['head' => 'Lock {lock} is entered for {name} too: one lock hangs in one place.', 'next' => 'Hang a lock of its own on {name}, or enter that one lock upstream of both.'],
             'wait_not_over' => ['head' => 'The bus needs {left} more.', 'next' => 'Wait, then measure the bus at its terminals.'],
             'dead' => ['head' => 'Dead: highest reading {highest}, meter checked before and after, lock {lock} by {who}.', 'next' => 'When the work is done only {who} takes the lock off, and closes it in the put-back list.'],
+            'service_lost' => ['head' => 'The service mode of {module} went off with the power: the valves it held are on the put-back list.', 'next' => 'Before the vacuum: freed leads apart and capped, nobody near, power on, service mode on, hear each valve open.'],
             'basis' => ['head' => 'Dead means no more than 1 V AC on any reading and 10 V DC on a bus, with a meter that was checked.'],
         ],
     ],

@@ -14,7 +14,7 @@ final class Past
 {
     /** Checks that another one draws on; the rest is never read. */
     public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'power.lockout', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
-        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap', 'entry.first_step', 'run.warm_up',
+        'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap', 'entry.first_step', 'entry.service_mode', 'entry.breaker_tripped', 'run.warm_up',
         'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account', 'vrf.topology', 'vrf.addresses', 'vrf.warm_up', 'vrf.commission', 'vrf.run_plan', 'vrf.crossed_zones', 'vrf.charge'];
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
 
@@ -130,6 +130,21 @@ final class Past
         }
 
         return array_values($each);
+    }
+
+    /**
+     * All that was recorded of some checks, in the order of time.
+     *
+     * @return list<Recorded>
+     * @throws \LogicException of one that nobody reads
+     */
+    public function inOrder(string ...$checks): array
+    {
+        foreach ($checks as $check) {
+            self::isRead($check);
+        }
+
+        return array_values(array_filter($this->read()->recorded, fn (array $one): bool => in_array($one['check'], $checks, true)));
     }
 
     /** A value of the newest verdict of a check about a subject; null where there is none. */

@@ -15,6 +15,7 @@ use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\Clock\Waits;
+use IronStart\Core\Entry\ServiceMode;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Units;
 use IronStart\Core\Verdict\Drawn;
@@ -86,7 +87,10 @@ final class Decay implements Check, Draws, DrawsOnRecord
 
     public static function bringsIn(Past $past, string $subject): array
     {
-        return $past->stillOpen('dry.decay', $subject, ['readings', 'gauge_at', 'target', 'hold_limit', 'rule', 'fixed_minutes', 'fixed_limit']);
+        $modes = ServiceMode::modes($past)['modes'] ?? [];
+        $held = $modes === [] ? [] : ['valves_held_open' => true, 'mode_lost' => in_array(true, array_column($modes, 'lost'), true)];
+
+        return $past->stillOpen('dry.decay', $subject, ['readings', 'gauge_at', 'target', 'hold_limit', 'rule', 'fixed_minutes', 'fixed_limit']) + $held;
     }
 
     public function contradictions(Input $in): iterable

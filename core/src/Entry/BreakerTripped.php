@@ -46,12 +46,13 @@ final class BreakerTripped implements Check, DrawsOnRecord
             Field::flag('reset')->default(false),
             Field::text('reset_by')->neededWhen(fn (Input $in): bool => $in->flag('reset')),
             Field::flag('proved')->broughtIn(),
+            ServiceMode::modesField(),
         ];
     }
 
     public static function bringsIn(Past $past, string $subject): array
     {
-        return ['proved' => $past->hasProved('compressor.insulation') && $past->hasProved('compressor.windings')];
+        return ['proved' => $past->hasProved('compressor.insulation') && $past->hasProved('compressor.windings')] + ServiceMode::modes($past);
     }
 
     public function judge(Input $in): Judgement
@@ -67,6 +68,8 @@ final class BreakerTripped implements Check, DrawsOnRecord
             default => [Finding::stop('reset_unproved', $said)],
         };
 
-        return new Judgement($found, [], false, $cautions, [Finding::note('basis')], sets: [Effect::tells('tripped')]);
+        [$ended, $sets] = ServiceMode::ended($in);
+
+        return new Judgement([...$found, ...$ended], [], false, $cautions, [Finding::note('basis')], sets: [Effect::tells('tripped'), ...$sets]);
     }
 }

@@ -124,6 +124,7 @@ final class Registry
         'entry.orphan_load' => Entry\OrphanLoad::class,
         'entry.valve' => Entry\Valve::class,
         'entry.open_valves' => Entry\OpenValves::class,
+        'entry.service_mode' => Entry\ServiceMode::class,
         'entry.oil' => Entry\Oil::class,
         'entry.part_failed' => Entry\PartFailed::class,
         'entry.swap' => Entry\Swap::class,

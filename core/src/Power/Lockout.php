@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace IronStart\Core\Power;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
+use IronStart\Core\Check\Past;
+use IronStart\Core\Entry\ServiceMode;
 use IronStart\Core\PutBack\PutBackKind;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Verdict\Caution;
@@ -26,7 +29,7 @@ use IronStart\Core\Verdict\Value;
  * With the unit's own disconnect locked open its line side stays live; who works there needs the lock
  * upstream, whatever the meter reads on the load side.
  */
-final class Lockout implements Check
+final class Lockout implements Check, DrawsOnRecord
 {
     use NoContradictions;
 
@@ -77,7 +80,14 @@ final class Lockout implements Check
             Field::flag('low_impedance'),
             Field::count('supplies', 1, 6)->default(1)->fromSheet('electrical.supplies'),
             Field::items('sources', Field::text('name')->structural(), Field::text('lock_id'), Field::flag('dead'))->uniqueBy('name'),
+            ServiceMode::modesField(),
         ];
+    }
+
+    /** A service mode that is on does not outlast the power; the old disconnect is another unit's. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        return $subject === 'machine' ? ServiceMode::modes($past) : [];
     }
 
     public function judge(Input $in): Judgement
@@ -109,18 +119,13 @@ final class Lockout implements Check
             $cautions[] = 'stored_energy';
         }
 
-        return new Judgement($findings, $values, false, $cautions, [Finding::note('basis')], sets: self::leaves($findings));
-    }
+        // A clear lockout leaves a lock hanging, which somebody must take off.
+        if (Judgement::worst($findings) !== Status::Clear) {
+            return new Judgement($findings, $values, false, $cautions, [Finding::note('basis')]);
+        }
+        [$ended, $sets] = ServiceMode::ended($in);
 
-    /**
-     * A clear lockout leaves a lock hanging, which somebody must take off.
-     *
-     * @param list<Finding> $findings
-     * @return list<Effect>
-     */
-    private static function leaves(array $findings): array
-    {
-        return Judgement::worst($findings) === Status::Clear ? [Effect::opens(PutBackKind::Lock)] : [];
+        return new Judgement([...$findings, ...$ended], $values, false, $cautions, [Finding::note('basis')], sets: [Effect::opens(PutBackKind::Lock), ...$sets]);
     }
 
     /**

@@ -44,6 +44,8 @@ enum PutBackKind: string
     case DamperPropped = 'damper_propped';
     case ThermostatHeld = 'thermostat_held';
     case AutomationHeld = 'automation_held';
+    case ServiceMode = 'service_mode';
+    case HeldValve = 'held_valve';
 
     /** @return list<int> gates held until it is put back */
     public function shuts(): array
@@ -52,7 +54,7 @@ enum PutBackKind: string
             self::Lock, self::SafetyBypassed, self::ContactorHeld, self::MonitorLead, self::SensorPlug, self::PlasticsAway,
             self::WireFreed, self::PanelOff, self::DisconnectPulled => [8],
             self::ValveShut, self::ValvesOpen, self::BulbOff, self::RefrigerantMoved => [8, 9],
-            self::CoresOut, self::CircuitOpen, self::RegulatorOpen, self::DrierSpacer => [6, 8],
+            self::CoresOut, self::CircuitOpen, self::RegulatorOpen, self::DrierSpacer, self::ServiceMode, self::HeldValve => [6, 8],
             self::HeatSink => [5, 8],
             self::DamperBlocked, self::DamperPropped => [10],
             self::AlarmSensor => [11],
@@ -74,9 +76,9 @@ enum PutBackKind: string
         };
     }
 
-    /** A lock's entry is opened by the lockout that proves it, never by hand. */
+    /** A lock's entry is opened by the lockout that proves it, a service mode's by its own entry, never by hand. */
     public function isOpenedByHand(): bool
     {
-        return $this !== self::Lock;
+        return ! in_array($this, [self::Lock, self::ServiceMode, self::HeldValve], true);
     }
 }

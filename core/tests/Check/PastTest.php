@@ -107,7 +107,7 @@ final class PastTest extends TestCase
     {
         self::assertSame([
             'power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'power.lockout', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
-            'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap', 'entry.first_step', 'run.warm_up',
+            'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap', 'entry.first_step', 'entry.service_mode', 'entry.breaker_tripped', 'run.warm_up',
             'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account', 'vrf.topology', 'vrf.addresses', 'vrf.warm_up', 'vrf.commission', 'vrf.run_plan', 'vrf.crossed_zones', 'vrf.charge',
         ], Past::DRAWN_ON);
     }
@@ -116,6 +116,14 @@ final class PastTest extends TestCase
     {
         $this->expectException(\LogicException::class);
         (new Past())->last('entry.oil', 'machine');
+    }
+
+    public function testAllOfSomeChecksComeInTheOrderOfTime(): void
+    {
+        $past = new Past([self::entry('power.lockout', 'clear', [], 1), self::entry('power.voltage', 'clear', [], 2), self::entry('entry.service_mode', 'clear', [], 3), self::entry('power.lockout', 'stop', [], 4)]);
+        self::assertSame([1, 3, 4], array_column($past->inOrder('entry.service_mode', 'power.lockout'), 'at'));
+        $this->expectException(\LogicException::class);
+        $past->inOrder('power.lockout', 'entry.oil');
     }
 
     public function testNorIsItByName(): void

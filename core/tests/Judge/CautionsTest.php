@@ -68,6 +68,7 @@ final class CautionsTest extends TestCase
         yield 'a brazed joint' => ['entry.joint', ['kind' => 'braze'], ['hot_work', 'toxic_breakdown', 'nitrogen_regulator', 'hot_surfaces', 'eye_protection']];
         yield 'a flare' => ['entry.joint', ['kind' => 'flare'], []];
         yield 'a valve' => ['entry.valve', [], ['refrigerant_handling', 'eye_protection']];
+        yield 'service mode' => ['entry.service_mode', [], ['never_run_in_vacuum', 'no_insulation_test_in_vacuum', 'asphyxiation', 'lockout']];
         yield 'opening the valves' => ['entry.open_valves', [], ['refrigerant_handling', 'eye_protection', 'frostbite']];
         yield 'another load' => ['entry.orphan_load', ['what' => 'light', 'disconnect' => 'D4'], ['lockout']];
         yield 'oil' => ['entry.oil', [], ['eye_protection', 'refrigerant_handling']];

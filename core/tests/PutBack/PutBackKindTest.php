@@ -19,6 +19,7 @@ final class PutBackKindTest extends TestCase
         'hose_filled' => [[], 30], 'roof_door' => [[], 240], 'breaker_elsewhere' => [[], 240], 'damper_blocked' => [[10], 240],
         'refrigerant_moved' => [[8, 9], null], 'disconnect_pulled' => [[8], null], 'drier_spacer' => [[6, 8], null],
         'occupants_without' => [[], 240], 'damper_propped' => [[10], 240], 'thermostat_held' => [[], 240], 'automation_held' => [[], 240],
+        'service_mode' => [[6, 8], null], 'held_valve' => [[6, 8], null],
     ];
 
     public function testEachKindHoldsAndNagsAsTheTableSays(): void
@@ -38,6 +39,6 @@ final class PutBackKindTest extends TestCase
         $limits = array_filter(array_map(fn (Kind $k): ?int => $k->limitMinutes(), Kind::cases()));
         self::assertSame(min($limits), Kind::SafetyBypassed->limitMinutes());
         self::assertSame([8], Kind::SafetyBypassed->shuts());
-        self::assertFalse(Kind::Lock->isOpenedByHand());
+        self::assertSame([Kind::Lock, Kind::ServiceMode, Kind::HeldValve], array_values(array_filter(Kind::cases(), fn (Kind $k): bool => ! $k->isOpenedByHand())));
     }
 }

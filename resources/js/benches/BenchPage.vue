@@ -25,6 +25,8 @@ const all = ref(false)
 const BY_HAND = 'firstStep'
 /** Told on any unit of it, it is known on all. */
 const FEED = 'feed'
+/** The module of a VRF that is worked on is told of before anything is read of it. */
+const MODULE = 'moduleService'
 /** What Run asks before the press. */
 const BEFORE_START = ['standing', 'warmUp', 'prestart', 'firstRun']
 const WITH_PARTS = [7, 8, 9]
@@ -62,6 +64,8 @@ function isWanted(one: Tab): boolean {
   const spec = one.spec
   if (one.id === LOCKS.id || one.id === BY_HAND) return all.value
   if (one.id === FEED && (machine.view?.feed ?? null) !== null) return true
+  if (one.id === MODULE && machine.view?.facts.some((fact) => fact.id === 'module_change' && fact.on))
+    return true
   if (spec === undefined || (all.value && !GUESTS.includes(one.id))) return true
   return (
     props.gate.missing.some((m) => isAbout(spec, m.check, m.subject)) ||

@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { enableAutoUnmount, mount, type DOMWrapper } from '@vue/test-utils'
+import { enableAutoUnmount, flushPromises, mount, type DOMWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { defineComponent, h, ref, type Component } from 'vue'
@@ -8,6 +8,7 @@ import { provideBench } from '@/benches/bench'
 import { draftOf, inputOf } from '@/benches/entered'
 import { i18n } from '@/i18n'
 import { useSigns } from '@/lib/reading'
+import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 import catalogue from '../../../tests/fixtures/checks.json'
@@ -26,6 +27,7 @@ import { along, axisOf, freest, short } from './figures'
 import JointBoard from './JointBoard.vue'
 import LegBars from './LegBars.vue'
 import { offsetOf } from './scene'
+import ServiceBoard from './ServiceBoard.vue'
 import ValveBoard from './ValveBoard.vue'
 
 type Of<S> = Extract<Drawing, { shape: S }>
@@ -918,6 +920,65 @@ describe('the boards of a circuit', () => {
   it('offer the usual joints where there are none, to who may record', () => {
     expect(board(JointBoard, 'entry.joint', []).board.find('button').exists()).toBe(true)
     expect(board(JointBoard, 'entry.joint', [], []).board.find('button').exists()).toBe(false)
+  })
+  it('show the mode of each module, what it lost, and what is off it in the order of the work', async () => {
+    const mode = (at: number, input: Record<string, unknown>) =>
+      entry(at, 'entry.service_mode', input, { subject: 'machine' })
+    const { board: service } = board(ServiceBoard, 'entry.service_mode', [
+      mode(4, { module: 'M2', on: false }),
+      mode(3, { module: 'M1', on: true, held: ['EEV 1', 'EEV 2'] }),
+      mode(2, { module: 'M3', on: true, held: ['EEV 9'] }),
+      mode(1, { module: 'M1', on: false }),
+    ])
+    const out = (id: number, kind: string, what: string) => ({ id, kind, what, closed: false })
+    useChecks().putBackKinds = [
+      { kind: 'wire_freed', text: 'Wire lifted and capped' },
+      { kind: 'cores_out', text: 'Valve cores out, caps off' },
+    ] as never
+    useMachine().view!.putBack = [
+      out(1, 'service_mode', 'Service mode on: M1'),
+      out(2, 'held_valve', 'Closed when power went off: M3 EEV 9'),
+      out(3, 'wire_freed', 'Wire lifted and capped: U'),
+    ] as never
+    await service.vm.$nextTick()
+    expect(service.findAll('.mode').map((one) => one.classes().includes('on'))).toEqual([
+      false,
+      true,
+      false,
+      false,
+    ])
+    expect(service.findAll('.mode')[1]!.text()).toContain('EEV 1, EEV 2')
+    expect(service.find('.lost').text()).toContain('M3 EEV 9')
+    expect(service.findAll('li').map((one) => one.attributes('data-kind'))).toEqual([
+      'valve_shut',
+      'wire_freed',
+      'bulb_off',
+      'plastics_away',
+      'heat_sink',
+      'cores_out',
+      'drier_spacer',
+    ])
+    expect(service.find('[data-kind=wire_freed] small').text()).toBe('U')
+    const told: string[][] = []
+    useMachine().openPutBack = (async (kind: string, where: string) => {
+      told.push([kind, where])
+      return null
+    }) as never
+    const form = service.find('[data-kind=cores_out]')
+    await form.find('input').setValue('liquid, gas; ')
+    await form.find('form').trigger('submit')
+    await flushPromises()
+    expect(told).toEqual([
+      ['cores_out', 'liquid'],
+      ['cores_out', 'gas'],
+    ])
+    expect(form.find('input').element.value).toBe('')
+    useMachine().openPutBack = () => Promise.reject(new Error('no signal'))
+    await form.find('input').setValue('liquid')
+    await form.find('form').trigger('submit')
+    await flushPromises()
+    expect(service.find('.failure').text()).not.toBe('')
+    expect(form.find('input').element.value, 'what was typed stays').toBe('liquid')
   })
   it('move a joint between its new neighbors with one entry', async () => {
     const { board: joints } = board(JointBoard, 'entry.joint', [

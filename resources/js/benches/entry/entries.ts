@@ -1,5 +1,6 @@
 import { markRaw } from 'vue'
 import JointBoard from '@/drawings/JointBoard.vue'
+import ServiceBoard from '@/drawings/ServiceBoard.vue'
 import ValveBoard from '@/drawings/ValveBoard.vue'
 import { type BenchSpec, figure, grid, table, words } from '../spec'
 
@@ -54,6 +55,15 @@ export const valves: BenchSpec = {
   sketch: markRaw(ValveBoard),
   board: true,
   rows: [figure('name'), words('kind'), words('state'), figure('turns'), words('cap'), figure('moved_to')],
+}
+
+/** A module of a VRF whose valves are held open, and what comes off it while it is worked on. */
+export const moduleService: BenchSpec = {
+  id: 'moduleService',
+  parts: [{ check: 'entry.service_mode', subject: 'machine' }],
+  sketch: markRaw(ServiceBoard),
+  board: true,
+  rows: [figure('module'), words('on'), figure('held'), figure('power_since'), words('lost')],
 }
 
 /** Refrigerant is let into a circuit: refused until it holds and is dry. */

@@ -16,6 +16,8 @@ return [
     'hosts' => array_values(array_filter(explode(' ', (string) env('IRON_START_HOSTS', '')))),
     // Which program this is; kept with the rest of the configuration.
     'build' => App\Support\Build::mark(dirname(__DIR__)),
+    // Where a VRF system's controller answers by line ("127.0.0.1:4711"); without one its display is typed.
+    'controller' => env('IRON_START_CONTROLLER', ''),
     // Pictures, outside what the web server serves.
     'photos' => env('IRON_START_PHOTOS', storage_path('photos')),
 ];

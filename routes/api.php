@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\ClockController;
 use App\Http\Controllers\CompanyController;
+use App\Http\Controllers\ControllerController;
 use App\Http\Controllers\CrewController;
 use App\Http\Controllers\HandoverController;
 use App\Http\Controllers\InstrumentController;
@@ -64,6 +65,8 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('machines/{machine}/record.json', [RecordController::class, 'file']);
     Route::get('machines/{machine}/record.pdf', [RecordController::class, 'paper']);
     Route::get('machines/{machine}/refrigerant.csv', [RecordController::class, 'refrigerant']);
+    Route::get('machines/{machine}/controller', [ControllerController::class, 'show']);
+    Route::post('machines/{machine}/controller', [ControllerController::class, 'press'])->middleware(['role:record', 'whose']);
     Route::get('machines/{machine}/tree.csv', [TreeController::class, 'file']);
     Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings']);
     Route::get('machines/{machine}/pages/{page}.{form}', [RecordController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door'])->whereIn('form', ['pdf', 'svg']);

@@ -12,6 +12,7 @@ use App\Records\Grants;
 use App\Records\Paper;
 use App\Records\PhotoStore;
 use App\Records\Turns;
+use App\Support\ControllerLine;
 use App\Support\Courier;
 use App\Support\CurrentCompany;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -51,6 +52,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(PhotoStore::class, fn (): PhotoStore => new PhotoStore(config('iron.photos'), $this->app->make(Turns::class)));
         $this->app->singleton(Paper::class, fn (): Paper => new Paper($this->app->make(Factory::class), public_path('build/fonts'), storage_path('fonts')));
         $this->app->singleton(Courier::class, fn (): Courier => new Courier(config('iron.sendmail'), config('iron.mail_from')));
+        $this->app->bind(ControllerLine::class, fn (): ControllerLine => new ControllerLine(config('iron.controller')));
         $this->app->singleton(GateSpeaker::class, fn (): GateSpeaker => new GateSpeaker($this->app->make(Phrases::class), (new Registry())->ids()));
     }
 

@@ -14,6 +14,7 @@ use App\Views\SheetOfUnitView;
 use Illuminate\Database\Eloquent\Collection;
 use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Gate\Gates;
+use IronStart\Core\Vrf\AsDrawn;
 use IronStart\Core\Wording\GateLine;
 
 /** All that the Machine screen needs, in one answer. */
@@ -66,7 +67,7 @@ final class MachineScreen
             instruments: $this->instruments->all(),
             news: $machine->last_at,
             items: JobParts::items($standing->tape),
-            parts: Standings::parts($machine),
+            parts: [...Standings::parts($machine), ...array_map(fn (string $unit): string => "indoor:$unit", AsDrawn::indoor($past))],
             partsOut: JobParts::out($standing->tape),
             facts: $this->parts->facts($machine),
             ready: self::ready($rows, $standing->tape),

@@ -18,6 +18,7 @@ use IronStart\Core\Gate\Recorded;
 use IronStart\Core\Judge\Judge;
 use IronStart\Core\Sheet\EquipmentSheet;
 use IronStart\Core\Sheet\TypedOver;
+use IronStart\Core\Vrf\AsDrawn;
 
 /**
  * What the input of a check starts with: figures of the equipment sheet, what was recorded before, the job, the person.
@@ -39,6 +40,8 @@ final class Prefill
 
     /** What may be shut off is tried section by section. */
     private const BY_SECTION = 'tight.hold';
+    /** Of a system it is read at one indoor unit after the other. */
+    private const BY_INDOOR = 'air.split';
 
     /** Its answers come out of the record of the other checks. */
     private const FORM = 'entry.maker_form';
@@ -69,6 +72,9 @@ final class Prefill
             $ofReader = self::ofReader($else[$id] ?? [], $machine, $person);
             if ($id === self::BY_SECTION) {
                 $subjects += self::sections($subjects, $past->parts($id));
+            }
+            if ($id === self::BY_INDOOR) {
+                $subjects += array_fill_keys(array_map(fn (string $unit): string => "indoor:$unit", AsDrawn::indoor($past)), []);
             }
             foreach ($subjects as $subject => $fromSheet) {
                 $input = self::brought($check, $fromSheet + $ofReader, $past, $subject);

@@ -150,21 +150,23 @@ final class Standings
     {
         $job = $machine->job;
         $circuits = $sheet->circuits();
+        $type = JobType::from($job->type);
         // The old unit of a replacement has a sheet of its own, if any: what it ships with opens the new one's circuits.
         $opened = $sheet->opened();
 
         return Job::of(
-            JobType::from($job->type),
+            $type,
             $job->start_up_only,
             array_values(array_map(intval(...), $job->asked)),
             FactPlace::together($job->facts, $machine->facts, $sheet->facts()),
             array_map(fn (array $c): string => $c['name'], $circuits),
             array_merge([], ...array_map(fn (array $c): array => $c['compressors'], $circuits)),
             $opened,
+            // Where the job is a compressor change all of them are asked for; elsewhere one that was matched is a new one.
+            $type === JobType::Compressor || in_array('module_change', $job->facts, true) ? [] : $state->namedIn('compressor', 'compressor.match'),
             [],
-            [],
-            [],
-            [],
+            $state->namedIn('indoor', 'air.split', 'condensate.float'),
+            $state->namedIn('indoor', 'air.static', 'condensate.trap'),
             $state->recorded,
         );
     }

@@ -86,6 +86,24 @@ final class TapeState
         return $open;
     }
 
+    /**
+     * The parts of a kind about which one of some checks was recorded, such as the indoor units that were sampled.
+     *
+     * @return list<string> names, each once
+     */
+    public function namedIn(string $kind, string ...$checks): array
+    {
+        $names = [];
+        foreach ($this->recorded as $one) {
+            $base = Recorded::baseOf($one->subject);
+            if (! $one->suspect && in_array($one->check, $checks, true) && str_starts_with($base, "$kind:")) {
+                $names[substr($base, strlen($kind) + 1)] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($names));
+    }
+
     /** @return array<string, array{subject: string, complete: bool, at: float}> tags as the gates take them */
     public function disabled(): array
     {

@@ -233,6 +233,7 @@ write_env() {
             echo "IRON_START_APP_ROLE=$APP_ROLE"
             echo "IRON_START_DEMO=${WITH_DEMO:-false}"
             echo "IRON_START_HOSTS=\"${IRON_START_HOSTS:-}\""
+            [ -z "${CONTROLLER:-${IRON_START_CONTROLLER:-}}" ] || echo "IRON_START_CONTROLLER=\"${IRON_START_CONTROLLER:-$CONTROLLER}\""
             [ -z "${IRON_START_SENDMAIL:-}" ] || echo "IRON_START_SENDMAIL=\"$IRON_START_SENDMAIL\""
             [ -z "${IRON_START_MAIL_FROM:-}" ] || echo "IRON_START_MAIL_FROM=\"$IRON_START_MAIL_FROM\""
         } > "$VAR/.env"
@@ -438,6 +439,7 @@ supervise() {
             fpm) launch_fpm ;;
             nginx) launch_nginx ;;
             schedule) launch_schedule ;;
+            controller) launch_controller ;;
         esac
     done
 }
@@ -448,3 +450,17 @@ forget_child() { # process
 }
 
 launch_schedule() { in_background schedule "$VAR/schedule.log" php "$ROOT/artisan" schedule:work; }
+
+# A simulated VRF controller on loopback, with the demo; sets CONTROLLER. It says itself where it listens.
+CONTROLLER='' CONTROLLER_PORT=0 CONTROLLER_SPEED=60
+start_controller() { # simulated minutes a minute
+    CONTROLLER_SPEED="$1" CONTROLLER_PORT=0
+    : >"$VAR/controller.log"
+    launch_controller
+    until CONTROLLER="$(sed -n 's/^listening on //p' "$VAR/controller.log")" && [ -n "$CONTROLLER" ]; do
+        is_running "$CHILD" || { cat "$VAR/controller.log" >&2; fail 'the simulated controller did not start'; }
+        sleep 0.1
+    done
+    CONTROLLER_PORT="${CONTROLLER##*:}"
+}
+launch_controller() { in_background controller "$VAR/controller.log" php "$ROOT/bin/controller" --port "$CONTROLLER_PORT" --speed "$CONTROLLER_SPEED"; }

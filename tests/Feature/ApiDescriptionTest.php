@@ -13,9 +13,11 @@ final class ApiDescriptionTest extends FeatureTestCase
     public function testTheDescriptionIsNotStale(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'api');
-        self::assertSame(0, Artisan::call('api:describe', ['file' => $file, 'checks' => "$file.checks"]));
+        self::assertSame(0, Artisan::call('api:describe', ['file' => $file, 'checks' => "$file.checks", 'asked' => "$file.asked"]));
         self::assertJsonStringEqualsJsonFile(public_path('openapi.json'), (string) file_get_contents($file), 'run: php artisan api:describe && npm run api');
         self::assertJsonStringEqualsJsonFile(base_path('tests/fixtures/checks.json'), (string) file_get_contents("$file.checks"), 'run: php artisan api:describe');
+        self::assertJsonStringEqualsJsonFile(base_path('tests/fixtures/asked.json'), (string) file_get_contents("$file.asked"), 'run: php artisan api:describe');
+        unlink("$file.asked");
         unlink($file);
         unlink("$file.checks");
     }

@@ -170,6 +170,9 @@ final class FeedTest extends FeatureTestCase
     {
         $machines = array_merge(...array_column($this->actingAs($this->starter)->getJson('/api/v1/today')->assertOk()->json('jobs'), 'machines'));
 
-        return array_map(count(...), array_column($machines, 'feed', 'name'));
+        $asked = array_map(count(...), array_column($machines, 'feed', 'name'));
+        ksort($asked);
+
+        return $asked;
     }
 }

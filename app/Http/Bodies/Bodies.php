@@ -77,6 +77,7 @@ final class Bodies
             'note' => [$must('text', self::NOTE), Field::count('gate', 1, 12)],
             'doubt' => [Field::count('at', 1)->structural(), $must('reason')],
             'openPutBack' => [$must('kind', 24), $must('where', 160)],
+            'pressController' => [Field::word('press', 'start', 'reset', 'power', 'call', 'off', 'repair')->structural(), Field::texts('units', self::NAME), Field::word('mode', 'cool', 'heat')],
             'openGate' => [Field::count('gate', 1, 12)->structural(), $must('reason')],
             'leavePutBack' => [$must('reason'), $must('owner', self::NAME), $must('due', self::DAY)],
             default => throw new \LogicException("There is no body for $operation."),

@@ -6,11 +6,13 @@ namespace IronStart\Core\Air;
 
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Draws;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\InputError;
 use IronStart\Core\Check\Instrument;
 use IronStart\Core\Check\Missing;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Check\Site;
 use IronStart\Core\Clock\ClockKind;
 use IronStart\Core\Clock\Waits;
@@ -22,10 +24,12 @@ use IronStart\Core\Verdict\Limit;
 use IronStart\Core\Verdict\Said;
 use IronStart\Core\Verdict\Status;
 use IronStart\Core\Verdict\Value;
+use IronStart\Core\Vrf\AsDrawn;
 
 /** The drop across the coil against what this air, this altitude and this machine should show: a fixed 20 °F misleads. */
-final class Split implements Check, Draws
+final class Split implements Check, Draws, DrawsOnRecord
 {
+    private const INDOOR = 'indoor:';
     private const ZERO = 273.15;
     /** min */
     private const SETTLED = 15.0;
@@ -69,6 +73,15 @@ final class Split implements Check, Draws
             $heat('sheet_capacity'),
             ...Site::fields(),
         ];
+    }
+
+    /** An indoor unit of a system is as large as the tree has it. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $unit = str_starts_with($subject, self::INDOOR) ? substr($subject, strlen(self::INDOOR)) : '';
+        $capacity = $unit === '' ? null : AsDrawn::capacity($past, $unit);
+
+        return $capacity === null ? [] : ['tons' => $capacity];
     }
 
     public function contradictions(Input $in): iterable

@@ -6,10 +6,12 @@ namespace IronStart\Core\Charge;
 
 use IronStart\Core\Check\Check;
 use IronStart\Core\Check\Draws;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Check\Site;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Refrigerant\Refrigerant;
@@ -28,7 +30,7 @@ use IronStart\Core\Verdict\Value;
  * Both limits are shares of the air written at sea level: they shrink with its pressure. The screen is stricter than most
  * standards for systems with a fan. The standard in force and the licensed designer decide.
  */
-final class RoomLimit implements Check, Draws
+final class RoomLimit implements Check, Draws, DrawsOnRecord
 {
     use NoContradictions;
 
@@ -74,6 +76,16 @@ final class RoomLimit implements Check, Draws
             Field::words('mitigation', 'opening', 'detection_shutoff', 'ventilation', 'split_circuit'),
             Field::text('refrigerant')->fromSheet('circuit.refrigerant'),
         ];
+    }
+
+    /** The charge that was figured for the circuit or the system; a system's room and what is done about it, too. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $system = $past->last('vrf.charge', $subject);
+        $total = $past->value('vrf.charge', $subject, 'total') ?? $past->value('charge.weigh_in', $subject, 'total');
+
+        return (is_numeric($total) ? ['total_charge' => ['value' => (float) $total, 'unit' => 'oz']] : [])
+            + array_intersect_key($system['input'] ?? [], ['smallest_room' => 1, 'connected' => 1, 'mitigation' => 1, 'release' => 1]);
     }
 
     public function judge(Input $in): Judgement

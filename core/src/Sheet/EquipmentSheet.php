@@ -23,6 +23,8 @@ final readonly class EquipmentSheet
     /** What moves air or water, and so is started before a compressor. */
     private const AIR_FIRST = ['blower', 'pump'];
     /** Figures that are worked out of others of the sheet: none is entered for them. */
+    /** Kinds whose blower is another unit's. */
+    private const WITHOUT_BLOWER = ['condensing', 'vrf_outdoor'];
     private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'off_time', 'diodes_in', 'diodes_out', 'compressors', 'dials', 'drives', 'motor_taps', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
     /** A circuit that comes with one of these was opened, or will be, before it is charged. */
     private const SHIPS_OPEN = ['nitrogen', 'dry'];
@@ -262,7 +264,7 @@ final readonly class EquipmentSheet
 
     /**
      * What is started one by one at a first run: air or water first, then each compressor, then heat. Condenser fans come
-     * on with their compressors.
+     * on with their compressors. The blower of a split or a system is an indoor unit's: any one that is called.
      *
      * @return list<array<string, mixed>>
      */
@@ -273,7 +275,11 @@ final readonly class EquipmentSheet
             array_filter($this->eachMotor(), fn (array $motor): bool => in_array($motor['kind'] ?? '', $kinds, true)),
         );
         $hasHeat = is_array($this->at('heat.gas')) || ! in_array($this->at('heat.electric'), [null, []], true);
-        $starts = [...array_values($of(self::AIR_FIRST)), ...array_values($of(self::COMPRESSORS))];
+        [$air, $compressors] = [array_values($of(self::AIR_FIRST)), array_values($of(self::COMPRESSORS))];
+        if ($air === [] && $compressors !== [] && in_array($this->at('kind'), self::WITHOUT_BLOWER, true)) {
+            $air = [['name' => 'Indoor blower', 'kind' => 'blower']];
+        }
+        $starts = [...$air, ...$compressors];
 
         return $starts === [] ? [] : [...$starts, ...($hasHeat ? [['name' => 'Heat', 'kind' => 'heat']] : [])];
     }
@@ -368,7 +374,9 @@ final readonly class EquipmentSheet
         // A part of a circuit has what the circuit has.
         $whole = strstr($subject, '/', true) ?: $subject;
         $of = array_filter($this->list('circuits'), fn (array $c): bool => "circuit:{$c['name']}" === $whole || in_array(substr($subject, strlen(self::COMPRESSOR)), (array) ($c['compressors'] ?? []), true));
-        $figures = array_values(array_unique(array_map(fn (array $c): mixed => $c[$name] ?? null, $of === [] ? $this->list('circuits') : $of), SORT_REGULAR));
+        $figures = array_map(fn (array $c): mixed => $c[$name] ?? null, $of === [] ? $this->list('circuits') : $of);
+        // One circuit may have an orifice where the other has a valve.
+        $figures = array_values(array_unique($name === 'orifice_table' ? array_filter($figures, self::isGiven(...)) : $figures, SORT_REGULAR));
 
         return count($figures) === 1 ? $figures[0] : null;
     }

@@ -36,6 +36,14 @@ final class AsDrawn
         return array_values(array_map(fn (array $node): string => (string) $node['id'], array_filter(self::nodes($past), fn (array $node): bool => ($node['kind'] ?? '') === 'indoor')));
     }
 
+    /** @return string|null with its unit, as it was typed on the tree; null where the unit is not on it, or has none */
+    public static function capacity(Past $past, string $unit): ?string
+    {
+        $capacity = array_column(self::nodes($past), 'capacity', 'id')[$unit] ?? null;
+
+        return is_string($capacity) ? $capacity : null;
+    }
+
     /** @return list<string> the room of each indoor unit, or its name where it has none or shares one */
     public static function zones(Past $past): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Charge;
 
+use IronStart\Core\Charge\RoomLimit;
 use IronStart\Core\Charge\Trim;
 use IronStart\Core\Charge\WeighIn;
 use IronStart\Core\Check\Past;
@@ -77,6 +78,18 @@ final class ByHandTest extends TestCase
         self::assertSame([], Trim::bringsIn(new Past([$weighed]), 'circuit:B'));
         $begun = $entry('charge.trim', 'open', ['weighed_total' => '300 oz', 'size' => '20 ton'], [], 2);
         self::assertSame(['weighed_total' => '300 oz', 'size' => '20 ton'], Trim::bringsIn(new Past([$weighed, $begun]), 'circuit:A'), 'what was typed stays');
+    }
+
+    public function testTheChargeThatWasFiguredIsWhatARoomIsHeldAgainst(): void
+    {
+        $entry = fn (string $check, string $subject, array $input, float $total): array => ['check' => $check, 'subject' => $subject, 'status' => 'clear', 'codes' => [], 'input' => $input, 'values' => ['total' => ['value' => $total, 'unit' => 'oz']], 'at' => 1];
+        $brings = fn (string $subject, array ...$recorded): array => RoomLimit::bringsIn(new Past(array_values($recorded)), $subject);
+        $room = ['smallest_room' => ['area' => '103 ft2', 'height' => '8.5 ft'], 'mitigation' => ['ventilation']];
+        self::assertSame([], $brings('machine'));
+        self::assertSame(['total_charge' => ['value' => 306.4, 'unit' => 'oz']], $brings('circuit:A', $entry('charge.weigh_in', 'circuit:A', $room, 306.4)), 'a weighing says nothing of a room');
+        $system = $entry('vrf.charge', 'machine', $room + ['already_in' => '26 lb'], 700.0);
+        self::assertSame(['total_charge' => ['value' => 700.0, 'unit' => 'oz']] + $room, $brings('machine', $entry('charge.weigh_in', 'machine', [], 306.4), $system));
+        self::assertSame([], $brings('circuit:A', $system));
     }
 
     /** @return iterable<string, array{float, float|null, float|null}> outdoor and indoor °F, target psig */

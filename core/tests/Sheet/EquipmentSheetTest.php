@@ -102,6 +102,28 @@ final class EquipmentSheetTest extends TestCase
         self::assertSame(['P'], array_column($starts(['electrical' => ['motors' => [$pump]], 'heat' => ['electric' => []]]), 'name'));
     }
 
+    public function testTheOrificesAreThoseOfTheCircuitsThatHaveAny(): void
+    {
+        $table = fn (string $size): array => [['outdoor' => 'X', 'indoor' => 'Y', 'orifice' => $size]];
+        $given = fn (array ...$circuits): mixed => (new EquipmentSheet(['circuits' => $circuits]))->figure('circuit.orifice_table', 'machine');
+        [$fixed, $valve] = [['name' => 'A', 'orifice_table' => $table('84')], ['name' => 'B', 'metering' => 'txv']];
+        self::assertSame($table('84'), $given($fixed, $valve));
+        self::assertNull($given($fixed, ['name' => 'B', 'orifice_table' => $table('78')]), 'two that differ');
+        self::assertNull($given($valve));
+        self::assertNull((new EquipmentSheet(['circuits' => [['name' => 'A', 'metering' => 'txv'], ['name' => 'B']]]))->figure('circuit.metering', 'machine'), 'what only one has is not shared');
+    }
+
+    public function testASplitOrASystemBeginsWithTheBlowerOfAnIndoorUnit(): void
+    {
+        $starts = fn (string $kind, array ...$motors): array => array_column((array) (new EquipmentSheet(['kind' => $kind, 'electrical' => ['motors' => $motors]]))->figure('first_start', 'machine'), 'kind', 'name');
+        $scroll = ['name' => 'C1', 'kind' => 'scroll'];
+        self::assertSame(['Indoor blower' => 'blower', 'C1' => 'scroll'], $starts('vrf_outdoor', $scroll));
+        self::assertSame(['Indoor blower' => 'blower', 'C1' => 'scroll'], $starts('condensing', $scroll));
+        self::assertSame(['C1' => 'scroll'], $starts('rooftop', $scroll), 'a sheet that says nothing of its blower');
+        self::assertSame(['B' => 'blower', 'C1' => 'scroll'], $starts('condensing', $scroll, ['name' => 'B', 'kind' => 'blower']));
+        self::assertSame([], $starts('vrf_outdoor', ['name' => 'F', 'kind' => 'condenser_fan']));
+    }
+
     public function testTheTimersOfAUnitAndHowLongACompressorStaysOff(): void
     {
         $sheet = fn (array ...$delays): EquipmentSheet => new EquipmentSheet(['controls' => ['delays' => $delays]]);

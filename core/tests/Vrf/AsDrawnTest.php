@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IronStart\Core\Tests\Vrf;
 
+use IronStart\Core\Air\Split;
 use IronStart\Core\Check\Past;
 use IronStart\Core\Vrf\Addresses;
 use IronStart\Core\Vrf\AsDrawn;
@@ -46,6 +47,16 @@ final class AsDrawnTest extends TestCase
         $set = [['id' => 'O', 'kind' => 'outdoor', 'address' => 2]];
         self::assertSame(['devices' => $set], Addresses::bringsIn(new Past([self::told('vrf.topology', 'built', self::TREE), self::told('vrf.addresses', 'machine', ['devices' => $set])]), 'machine'));
         self::assertSame([], Addresses::bringsIn(new Past(), 'machine'));
+    }
+
+    public function testAnIndoorUnitIsAsLargeAsTheTreeHasIt(): void
+    {
+        $tree = ['nodes' => [['id' => 'I1', 'kind' => 'indoor', 'capacity' => '3.6 kW'], ['id' => 'I2', 'kind' => 'indoor'], ['id' => 'I3', 'kind' => 'indoor', 'capacity' => 4]], 'pipes' => []];
+        $past = new Past([self::told('vrf.topology', 'built', $tree)]);
+        self::assertSame(['tons' => '3.6 kW'], Split::bringsIn($past, 'indoor:I1'));
+        foreach (['indoor:I2', 'indoor:I3', 'indoor:I9', 'machine', 'I1'] as $other) {
+            self::assertSame([], Split::bringsIn($past, $other), $other);
+        }
     }
 
     public function testWhoReportsAndWhoRunsOnWhichBox(): void

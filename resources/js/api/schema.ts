@@ -148,6 +148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/controller": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["controller"];
+        put?: never;
+        post: operations["pressController"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/clocks": {
         parameters: {
             query?: never;
@@ -1583,6 +1599,39 @@ export interface components {
             version: number;
             fingerprint: string;
         };
+        /** @description An indoor unit as its controller reads it; temperatures as text with their unit. */
+        ControllerUnitView: {
+            id: string;
+            /** @description What it serves, as it is called */
+            zone: string;
+            ready: boolean;
+            called: boolean;
+            returnAir: string;
+            supplyAir: string;
+            liquidPipe: string;
+            gasPipe: string;
+        };
+        /** @description What the controller of a system shows now. */
+        ControllerView: {
+            /** @description Whether one answers */
+            there: boolean;
+            /** @description Whether there should be one, which does not answer */
+            silent: boolean;
+            /** @description Whether it stands in for a real one */
+            simulated: boolean;
+            /**
+             * Format: float
+             * @description Its minutes a minute
+             */
+            speed: number;
+            /** @description The code on its display */
+            shown: string;
+            /** @description The step of the script, from 0; null before it is started */
+            step: number | null;
+            /** Format: float */
+            minutesInStep: number | null;
+            indoor: components["schemas"]["ControllerUnitView"][];
+        };
         /** @description A day something of a machine is due. */
         DayView: {
             /** @description The question at which it is answered. */
@@ -2796,6 +2845,68 @@ export interface operations {
             };
             /** @description Somebody changed it meanwhile */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    controller: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What it shows, or that there is none */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ControllerView"];
+                };
+            };
+        };
+    };
+    pressController: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What it shows then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ControllerView"];
+                };
+            };
+            /** @description It does not answer */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+            /** @description It does not take that */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -53,10 +53,16 @@ const { draft, clear, put } = useDraft<Draft>(
 )
 
 type Filled = Record<string, Record<string, Record<string, unknown>>>
-const kind = computed(() => props.spec.parts[0]?.subject ?? 'machine')
+/** What kind of part it is about; on a system with indoor units some benches are about one of those. */
+const kind = computed(() =>
+  props.spec.indoor === true && (machine.view?.parts ?? []).some((part) => part.startsWith('indoor:'))
+    ? 'indoor'
+    : (props.spec.parts[0]?.subject ?? 'machine'),
+)
+const isOfPart = computed(() => kind.value === 'indoor' || isOfParts(props.spec))
 /** The compressors or circuits it can be about, those still asked for first chosen. */
 const abouts = computed(() =>
-  isOfParts(props.spec)
+  isOfPart.value
     ? (machine.view?.parts ?? [])
         .filter((p) => p.startsWith(`${kind.value}:`))
         .map((p) => p.slice(kind.value.length + 1))
@@ -79,8 +85,8 @@ const section = computed({
   set: (next) => (draft.value.section = next.replaceAll('/', ' ')),
 })
 const subjectOf = (subject: string) => {
-  if (!isOfParts(props.spec)) return subject
-  const whole = about.value === undefined ? 'machine' : `${subject}:${about.value}`
+  if (!isOfPart.value) return subject
+  const whole = about.value === undefined ? 'machine' : `${kind.value}:${about.value}`
   return section.value.trim() === '' ? whole : `${whole}/${section.value.trim()}`
 }
 /** Names that were given before. */
@@ -270,6 +276,8 @@ const ready = computed(
 const drawn = computed(() => (past.value ?? main.verdict.value)?.drawing as Drawing | undefined)
 const drawnSecond = computed(() => (pastSecond.value ?? other?.verdict.value)?.drawing as Drawing | undefined)
 const shownInput = computed(() => past.value?.input ?? first.value.input)
+/** More than these are picked from a list. */
+const MANY = 6
 const BASES = ['loaded', 'old_disconnect']
 const reminders = computed(() => {
   const base = BASES.find((one) => one === first.value.subject) ?? 'machine'
@@ -413,7 +421,7 @@ function correct(entry: Pick<TapeEntry, 'check' | 'subject' | 'input'>) {
   const view = views.value[i]
   if (view === undefined) return
   const [whole, part] = entry.subject.split('/')
-  const name = isOfParts(props.spec) ? whole?.split(':')[1] : undefined
+  const name = isOfPart.value ? whole?.split(':')[1] : undefined
   const prefill = (machine.view?.prefill as Filled | undefined)?.[entry.check]?.[entry.subject] ?? {}
   put({
     ...draftOf(view, prefill, entry.input as Record<string, unknown>),
@@ -476,13 +484,19 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
       }"
     >
       <div class="right">
+        <label v-if="aboutOptions.length > MANY" class="section">
+          <span>{{ t(`about.${kind as 'compressor'}`) }}</span>
+          <select v-model="about">
+            <option v-for="one in aboutOptions" :key="one.value" :value="one.value">{{ one.text }}</option>
+          </select>
+        </label>
         <ChoiceField
-          v-if="aboutOptions.length > 1"
+          v-else-if="aboutOptions.length > 1"
           v-model="about"
           :label="t(`about.${kind as 'compressor'}`)"
           :options="aboutOptions"
         />
-        <p v-else-if="isOfParts(spec) && about" class="about">
+        <p v-else-if="isOfPart && about" class="about">
           {{ t(`about.${kind as 'compressor'}`) }} {{ about }}
         </p>
         <label v-if="spec.sections && machine.view" class="section">
@@ -653,7 +667,8 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
   font-size: 13.5px;
   color: var(--iron-soft);
 }
-.section input {
+.section input,
+.section select {
   min-width: 0;
   height: 48px;
   padding: 0 8px;

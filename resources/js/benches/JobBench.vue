@@ -26,8 +26,12 @@ const stopsFans = computed(() => tag.value.subject.startsWith('circuit:'))
 const back = ref<string | null>(null)
 const word = ref('')
 const facts = computed(() => machine.view?.facts.filter((fact) => fact.gates.includes(props.gate.gate)) ?? [])
+/** Circuits and compressors: an indoor unit is not taken out of service here. */
 const parts = computed(
-  () => machine.view?.parts.filter((p) => !machine.view?.partsOut.some((out) => out.subject === p)) ?? [],
+  () =>
+    machine.view?.parts.filter(
+      (p) => !p.startsWith('indoor:') && !machine.view?.partsOut.some((out) => out.subject === p),
+    ) ?? [],
 )
 const name = (subject: string) => subject.replace(':', ' ')
 

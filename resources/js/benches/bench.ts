@@ -75,12 +75,16 @@ export function placeOf(
   return key === undefined ? path : `${list}.${key}${rest}`
 }
 
-/** The items of a check's lists as they stand: known figures and what was typed over them. */
-export function itemsOf(input: Record<string, unknown>): Record<string, Item[]> {
+/** The items of a check's lists as they stand, those within its objects too: known figures and what was typed over them. */
+export function itemsOf(input: Record<string, unknown>, prefix = ''): Record<string, Item[]> {
   return Object.fromEntries(
-    Object.entries(input).filter(
-      (one): one is [string, Item[]] => Array.isArray(one[1]) && one[1].every((i) => typeof i === 'object'),
-    ),
+    Object.entries(input).flatMap(([name, value]): [string, Item[]][] => {
+      if (Array.isArray(value))
+        return value.every((i) => typeof i === 'object') ? [[prefix + name, value as Item[]]] : []
+      return typeof value === 'object' && value !== null && prefix === ''
+        ? Object.entries(itemsOf(value as Record<string, unknown>, `${name}.`))
+        : []
+    }),
   )
 }
 

@@ -9,6 +9,7 @@ import { useChecks } from '@/stores/checks'
 import { useMachine } from '@/stores/machine'
 import { useSession } from '@/stores/session'
 import samePlates from '../../../core/tests/Fixtures/same_plates.json'
+import asked from '../../../tests/fixtures/asked.json'
 import catalogue from '../../../tests/fixtures/checks.json'
 import { fieldOf, provideBench } from './bench'
 import BenchFrame from './BenchFrame.vue'
@@ -27,7 +28,7 @@ import {
   wireOf,
   type Draft,
 } from './entered'
-import { BENCHES, GATES, tabOf } from './gates'
+import { BENCHES, GATES, isAbout, tabOf } from './gates'
 import { typedOver } from './plate'
 import { canTell, ranBackwards } from './power/rotation'
 import { useOpening } from './opening'
@@ -392,6 +393,13 @@ describe('the questions and their benches', () => {
     expect(tabOf('vrf.topology', 'planned')).toEqual({ gate: 1, tab: 'treePlanned' })
     expect(tabOf('vrf.topology', 'built')).toEqual({ gate: 4, tab: 'treeBuilt' })
   })
+  it.each(asked.map((row) => row.split(' ')))(
+    'answer whatever question %s asks: %s about %s',
+    (gate, check, subject) => {
+      const tabs = GATES[Number(gate)] ?? []
+      expect(tabs.some((tab) => tab.spec !== undefined && isAbout(tab.spec, check!, subject!))).toBe(true)
+    },
+  )
   it('leave no check without a bench, and no two benches with one name', () => {
     const benched = new Set(BENCHES.flatMap((spec) => spec.parts.map((p) => p.check)))
     // The options are weighed on a page of their own.

@@ -35,7 +35,7 @@ export type Applies = (list: string, item: Input, member: string) => boolean
 
 /** The member that names an item of a list; none where items go by their place. */
 export const keyOf = (field: FieldView): string =>
-  ['id', 'name', 'call', 'called'].find((key) =>
+  ['id', 'name', 'call', 'called', 'step'].find((key) =>
     field.fields.some((f) => f.name === key && f.need === 'structural'),
   ) ?? ''
 
@@ -65,7 +65,9 @@ export function valueAt(input: unknown, path: string): unknown {
   for (const part of path.split('.')) {
     if (typeof at !== 'object' || at === null) return undefined
     at = Array.isArray(at)
-      ? at.find((item: Input, i) => [item.id, item.name, item.call, String(i)].includes(part))
+      ? at.find((item: Input, i) =>
+          [item.id, item.name, item.call, item.called, item.step, String(i)].includes(part),
+        )
       : (at as Input)[part]
   }
   return at
@@ -87,6 +89,7 @@ export function wireOf(field: FieldView, entered: Entered): unknown {
   if (typeof entered !== 'string') return entered
   const text = entered.trim()
   if (field.type === 'items') return pairsOf(field, text)
+  if (field.type === 'count' && /^\d+$/.test(text)) return Number(text)
   if (field.type === 'raw') return settingWire(text, field.name === 'tolerance')
   if (!['texts', 'numbers', 'words'].includes(field.type)) return text
   const parts = text.split(/\s*[,;]\s*/).filter(Boolean)

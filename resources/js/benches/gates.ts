@@ -38,6 +38,7 @@ import { rotation, wheel } from './power/rotation'
 import { loaded, oldSupply, sharedFeeder, supply, temporary } from './power/supply'
 import {
   dials,
+  dialsProved,
   disconnect,
   faultCurrent,
   feed,
@@ -182,6 +183,7 @@ export const GATES: Record<number, Tab[]> = {
     of(conditions),
     of(loaded),
     of(wheel),
+    of(dialsProved),
     of(amps),
     of(legRoll),
     of(hotJoints),
@@ -259,6 +261,7 @@ export const SELDOM = [
   'disconnect',
   'feeder',
   'dials',
+  'dialsProved',
   'faultCurrent',
   'transformer',
   'hotJoints',
@@ -357,11 +360,16 @@ export const BENCHES: BenchSpec[] = Object.values(GATES).flatMap((tabs) =>
 
 export const isAbout = (spec: BenchSpec, check: string, subject: string): boolean =>
   spec.parts.some(
-    (part) => part.check === check && (part.subject === subject || subject.startsWith(`${part.subject}:`)),
+    (part) =>
+      part.check === check &&
+      (part.subject === subject ||
+        subject.startsWith(`${part.subject}:`) ||
+        (spec.indoor === true && /^indoor(:|$)/.test(subject)) ||
+        (spec.only === true && subject.startsWith('circuit:'))),
   )
 
 /** Stands at two questions: here only where it is asked, and it is corrected where it is at home. */
-export const GUESTS = ['unitLockout']
+export const GUESTS = ['unitLockout', 'dialsProved']
 
 /** Where a recorded check is corrected. */
 export function tabOf(check: string, subject: string): { gate: number; tab: string } | null {

@@ -30,13 +30,16 @@ export type Column = {
   choices?: (context: Context) => { value: string; text: string }[]
 }
 
+/** Words to press, out of what is known before anything is typed and of what is. */
+export type Picks = (prefill: Item, draft: Draft) => { value: string; text: string }[]
+
 /** A row has a meaning and no layout of its own. */
 export type Row =
   | { row: 'figure'; field: string }
   | { row: 'grid'; fields: string[]; columns: 2 | 3 | 4; title?: string }
   | { row: 'optional'; group: string }
   /** `as`: what is pressed at another field may be taken over by a press. */
-  | { row: 'words'; field: string; from?: string; as?: string }
+  | { row: 'words'; field: string; from?: string; as?: string; picks?: Picks }
   | {
       row: 'table'
       list: string
@@ -53,11 +56,15 @@ export type Row =
       of?: (item: Item) => boolean
       /** A field of words: each that is pressed has its row. */
       from?: string
+      /** Rows that follow from what stands on the bench, each by its name, in this order. */
+      lays?: (context: Context) => { value: string; text: string }[]
     }
   | { row: 'walked' }
   /** A list of which each item has a figure for each of some names: both are named by a field of texts. */
   /** A table of the whole tree, read from a file. */
   | { row: 'treeFile' }
+  /** What the system's controller shows now, where one answers. */
+  | { row: 'live'; of: 'commission' | 'plan' | 'zones' }
   | { row: 'matrix'; list: string; member: string; names: string }
 
 /** One check of a bench, about what; `fixed` is what the place on the machine says by itself. */
@@ -82,6 +89,10 @@ export type BenchSpec = {
   act?: 'valves' | 'start'
   /** Its drawing is to scale, or a curve: it has half of the width, also before there is anything to be drawn. */
   scaled?: boolean
+  /** It is asked once of the whole unit, and by the name of its circuit where there is only one. */
+  only?: boolean
+  /** On a system it is about one of its indoor units. */
+  indoor?: boolean
   /** It may be about a part between closed valves, by the name it is given. */
   sections?: boolean
   /** The sketch is a list that goes on living: it never stands there pale. */
@@ -111,6 +122,8 @@ export const measures = (title: string, ...members: string[]): Row => ({
 export const optional = (group: string): Row => ({ row: 'optional', group })
 export const words = (field: string, from?: string): Row =>
   from === undefined ? { row: 'words', field } : { row: 'words', field, from }
+/** Words that are known only at the unit, such as the steps of its script. */
+export const picked = (field: string, picks: Picks): Row => ({ row: 'words', field, picks })
 /** Words that are mostly those of another field. */
 export const wordsAs = (field: string, as: string): Row => ({ row: 'words', field, as })
 export const walked = (): Row => ({ row: 'walked' })
@@ -132,6 +145,7 @@ export const table = (
     ends?: string[]
     of?: (item: Item) => boolean
     from?: string
+    lays?: (context: Context) => { value: string; text: string }[]
   } = {},
 ): Row => ({
   row: 'table',
@@ -145,13 +159,14 @@ export const table = (
   ends: more.ends ?? [],
   ...(more.of === undefined ? {} : { of: more.of }),
   ...(more.from === undefined ? {} : { from: more.from }),
+  ...(more.lays === undefined ? {} : { lays: more.lays }),
 })
 
 /** The fields a bench's rows name, members of a table as `list.member`. */
 export function named(spec: BenchSpec): Set<string> {
   return new Set(
     spec.rows.flatMap((row) => {
-      if (row.row === 'treeFile') return []
+      if (row.row === 'treeFile' || row.row === 'live') return []
       if (row.row === 'grid') return row.fields
       if (row.row === 'optional') return [row.group]
       if (row.row === 'matrix') return [row.list, `${row.list}.${row.member}`]

@@ -3,6 +3,7 @@ import { type BenchSpec, figure, grid, optional, words } from '../spec'
 /** The drop across the coil against what this air should show, as points on a psychrometric chart. */
 export const split: BenchSpec = {
   id: 'split',
+  indoor: true,
   scaled: true,
   parts: [{ check: 'air.split', subject: 'machine' }],
   rows: [
@@ -35,6 +36,7 @@ export const airflow: BenchSpec = {
 /** Where the static goes, stair by stair. */
 export const statics: BenchSpec = {
   id: 'statics',
+  indoor: true,
   scaled: true,
   parts: [{ check: 'air.static', subject: 'machine' }],
   rows: [

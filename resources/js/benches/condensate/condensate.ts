@@ -3,6 +3,7 @@ import { type BenchSpec, figure, grid, optional, words } from '../spec'
 /** The trap against the blower's static, in section. */
 export const trap: BenchSpec = {
   id: 'trap',
+  indoor: true,
   scaled: true,
   parts: [{ check: 'condensate.trap', subject: 'machine' }],
   rows: [
@@ -20,6 +21,7 @@ export const trap: BenchSpec = {
 /** The float tried with water, and the lift pump behind it. */
 export const float: BenchSpec = {
   id: 'float',
+  indoor: true,
   undrawn: true,
   parts: [{ check: 'condensate.float', subject: 'machine' }],
   rows: [

@@ -97,6 +97,7 @@ const line = (field: string) => ({
 /** Old lines and coils that are to stay. */
 export const oldPipe: BenchSpec = {
   id: 'oldPipe',
+  only: true,
   parts: [{ check: 'piping.reuse', subject: 'machine' }],
   rows: [
     table(

@@ -94,6 +94,9 @@ export const dials: BenchSpec = {
   ],
 }
 
+/** The same at a run: direction and bypass need a start. */
+export const dialsProved: BenchSpec = { ...dials, id: 'dialsProved' }
+
 /** Each motor's plug, lead or jumper against what feeds it. */
 export const motorTaps: BenchSpec = {
   id: 'motorTaps',

@@ -1,4 +1,10 @@
-import { type BenchSpec, figure, grid, measures, table, words } from '../spec'
+import { type BenchSpec, type Context, figure, grid, measures, table, words } from '../spec'
+
+/** What the rule adds something for, by the names the rule has for it. */
+export const adders = ({ items }: Context): { value: string; text: string }[] =>
+  [...new Set((items['charge_rule.adders'] ?? []).map((one) => String(one['when'] ?? '')))]
+    .filter(Boolean)
+    .map((when) => ({ value: when, text: when }))
 
 /** The sum one can check by hand, and what of it went in by the scale. */
 export const weighIn: BenchSpec = {
@@ -12,7 +18,7 @@ export const weighIn: BenchSpec = {
     table('lines', ['liquid_od', 'length'], { grows: true, starts: true }),
     table('charge_rule.adders', ['when', 'mass'], { grows: true }),
     figure('matched_indoor'),
-    table('applies', ['when', 'count'], { grows: true }),
+    table('applies', [{ field: 'when', choices: adders, wide: true }, 'count'], { grows: true }),
     figure('already_in'),
     table('ledger', ['cylinder', 'start', 'end'], { grows: true }),
   ],
@@ -66,7 +72,7 @@ export const targetSuperheat: BenchSpec = {
 /** The orifice this match wants. */
 export const orifice: BenchSpec = {
   id: 'orifice',
-  parts: [{ check: 'charge.orifice', subject: 'circuit' }],
+  parts: [{ check: 'charge.orifice', subject: 'machine' }],
   undrawn: true,
   rows: [
     grid(['outdoor', 'indoor'], 2),

@@ -6,6 +6,7 @@ import { fieldOf, fromSheet, useBench } from '../bench'
 import { isTyped, leavesOf } from '../entered'
 import { named, type Row } from '../spec'
 import FieldCell from './FieldCell.vue'
+import LiveRow from './LiveRow.vue'
 import MatrixRow from './MatrixRow.vue'
 import OptionalRow from './OptionalRow.vue'
 import SheetRow from './SheetRow.vue'
@@ -84,6 +85,8 @@ function side(path: string): string {
 
 /** Words to press that the sheet knows, such as the taps of a transformer. */
 function known(row: Extract<Row, { row: 'words' }>): { value: string; text: string }[] | undefined {
+  const picks = row.picks?.(bench.prefill.value, bench.draft.value) ?? []
+  if (picks.length > 0) return picks
   const list = row.from === undefined ? undefined : bench.prefill.value[row.from]
   if (!Array.isArray(list) || list.length === 0) return undefined
   return list.map((one) => ({ value: String(one), text: String(one) }))
@@ -127,6 +130,7 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
       <OptionalRow v-else-if="row.row === 'optional'" :group="row.group" />
       <TableRow v-else-if="row.row === 'table'" :of="row" />
       <TreeFileRow v-else-if="row.row === 'treeFile'" />
+      <LiveRow v-else-if="row.row === 'live'" :of="row.of" />
       <MatrixRow v-else-if="row.row === 'matrix'" :of="row" />
       <WalkedRow v-else />
     </template>

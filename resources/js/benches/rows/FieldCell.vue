@@ -72,13 +72,13 @@ const text = computed({
   set: (next: string) => (value.value = next),
 })
 const choice = computed({
-  get: () => (typeof value.value === 'object' ? undefined : (value.value ?? knownWord.value)),
+  get: () => wordOf(value.value) ?? knownWord.value,
   set: (next) => (value.value = next),
 })
-const knownWord = computed(() => {
-  const entered = enteredOf(props.field, given.value)
-  return typeof entered === 'object' ? undefined : entered
-})
+const knownWord = computed(() => wordOf(enteredOf(props.field, given.value)))
+/** A figure that is pressed as a word stands there as one. */
+const wordOf = (entered: Entered) =>
+  typeof entered !== 'object' ? entered : props.choices === undefined ? undefined : entered.text
 /** A quantity of which there are a few only, such as a tube's size, is chosen. */
 const isFigure = computed(
   () =>
@@ -86,6 +86,13 @@ const isFigure = computed(
     (props.field.type === 'quantity' && props.field.options.length === 0),
 )
 const isFlags = computed(() => props.field.type === 'group')
+/** Several of them may be pressed. */
+const isSeveral = computed(
+  () =>
+    props.field.type === 'words' ||
+    isFlags.value ||
+    (props.field.type === 'texts' && props.choices !== undefined),
+)
 const options = computed(() => {
   if (props.choices !== undefined) return props.choices
   if (props.field.type === 'flag')
@@ -162,7 +169,7 @@ const stacked = computed(
     </select>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </div>
-  <fieldset v-else-if="field.type === 'words' || isFlags" class="several">
+  <fieldset v-else-if="isSeveral" class="several">
     <legend>{{ shown }}</legend>
     <label
       v-for="one in options"
@@ -181,7 +188,7 @@ const stacked = computed(
     v-else-if="(choices || !isFigure) && options.length > 0 && options.length <= SHOWN_AS_BUTTONS"
     v-model="choice"
     :label="shown"
-    :help="compact ? undefined : field.help"
+    :help="compact || (choices && field.type === 'count') ? undefined : field.help"
     :options="options"
     :problem="problem"
     :stacked="stacked"

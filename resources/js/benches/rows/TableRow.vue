@@ -25,10 +25,23 @@ const found = computed(() =>
 const check = computed(() => found.value?.check)
 const list = computed(() => found.value?.list)
 const key = computed(() => (list.value === undefined ? 'name' : keyOf(list.value)))
+/** Rows that follow from what stands on the bench stand in their own order, whatever was told of first. */
+const laid = computed(() => props.of.lays?.(bench.context.value) ?? [])
+const placeOf = (name: string) => laid.value.findIndex((one) => one.value === name)
 const keys = computed(() =>
   check.value === undefined || list.value === undefined
     ? []
-    : keysOf(check.value, list.value, bench.prefill.value, bench.draft.value, props.of.list),
+    : keysOf(check.value, list.value, bench.prefill.value, bench.draft.value, props.of.list).sort(
+        (a, b) => placeOf(a) - placeOf(b),
+      ),
+)
+watch(
+  () => laid.value.map((one) => one.value),
+  (names) => {
+    const now = bench.draft.value.rows[props.of.list] ?? []
+    if (names.length > 0 && names.join('\n') !== now.join('\n')) bench.draft.value.rows[props.of.list] = names
+  },
+  { immediate: true },
 )
 
 /** One row stands there to be filled, of each circuit anew. */
@@ -273,7 +286,8 @@ watch(
 /** A row's name as it is pressed elsewhere. */
 const titled = (name: string) => {
   const field = member(key.value)
-  return field?.optionWords[field.options.indexOf(name)] ?? name
+  const word = laid.value.find((one) => one.value === name)?.text
+  return word ?? field?.optionWords[field.options.indexOf(name)] ?? name
 }
 
 /** That there is none is told as well. */

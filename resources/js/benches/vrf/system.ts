@@ -1,7 +1,19 @@
 import { type Component, markRaw } from 'vue'
 import TreeSketch from '@/drawings/TreeSketch.vue'
 import { i18n } from '@/i18n'
-import { type BenchSpec, type Context, figure, grid, matrix, table, words } from '../spec'
+import { adders } from '../refrigerant/charge'
+import {
+  type BenchSpec,
+  type Context,
+  type Item,
+  type Picks,
+  figure,
+  grid,
+  matrix,
+  picked,
+  table,
+  words,
+} from '../spec'
 
 const isBox = (item: Record<string, unknown>) => item['kind'] === 'box'
 const has = (item: Record<string, unknown>) => ['outdoor', 'indoor'].includes(String(item['kind']))
@@ -84,16 +96,35 @@ export const systemWarmUp: BenchSpec = {
   ],
 }
 
+const listOf = (value: unknown): Item[] => (Array.isArray(value) ? (value as Item[]) : [])
+/** The steps of the sheet's script, each by its code; counted from 0 as the check counts them. */
+const scriptSteps: Picks = (prefill) =>
+  listOf(prefill['script']).map((step, i) => ({
+    value: String(i),
+    text: [step['code'], step['meaning']].filter(Boolean).join(', '),
+  }))
+/** What a step needs; a need with a comma in it is typed. */
+const scriptNeeds: Picks = (prefill) => {
+  const needs = listOf(prefill['script']).flatMap((step) => (step['needs'] as string[] | undefined) ?? [])
+  return needs.some((need) => /[,;]/.test(need))
+    ? []
+    : [...new Set(needs)].map((need) => ({ value: need, text: need }))
+}
+const indoorNames: Picks = (prefill) =>
+  listOf(prefill['indoor']).map((unit) => ({ value: String(unit['id']), text: String(unit['id']) }))
+
 /** The sheet's script, step by step. */
 export const commission: BenchSpec = {
   id: 'commission',
   undrawn: true,
   parts: [{ check: 'vrf.commission', subject: 'machine' }],
   rows: [
-    grid(['step', 'shown', 'minutes_in_step']),
+    { row: 'live', of: 'commission' },
+    picked('step', scriptSteps),
+    grid(['shown', 'minutes_in_step'], 2),
+    picked('needs_done', scriptNeeds),
     table('indoor', [{ field: 'ready', like: true }], { grows: true, starts: true }),
-    figure('needs_done'),
-    figure('mode_holder'),
+    picked('mode_holder', indoorNames),
     words('owner_told'),
   ],
 }
@@ -121,13 +152,14 @@ export const runPlan: BenchSpec = {
   undrawn: true,
   parts: [{ check: 'vrf.run_plan', subject: 'machine' }],
   rows: [
+    { row: 'live', of: 'plan' },
     table(
       'results',
-      [{ field: 'step', choices: steps }, 'passed', 'return_air', 'supply_air', 'liquid_pipe', 'gas_pipe'],
-      {
-        grows: true,
-        starts: true,
-      },
+      [
+        'passed',
+        ...['return_air', 'supply_air', 'liquid_pipe', 'gas_pipe'].map((field) => ({ field, broad: true })),
+      ],
+      { lays: steps },
     ),
     table('boxes', ['indoor'], { grows: true, starts: true }),
     figure('minutes_each'),
@@ -139,7 +171,7 @@ export const crossedZones: BenchSpec = {
   id: 'crossedZones',
   undrawn: true,
   parts: [{ check: 'vrf.crossed_zones', subject: 'machine' }],
-  rows: [words('mode'), figure('zones'), matrix('matrix', 'changes', 'zones')],
+  rows: [{ row: 'live', of: 'zones' }, words('mode'), figure('zones'), matrix('matrix', 'changes', 'zones')],
 }
 
 /** A night's log of all indoor units. */
@@ -157,7 +189,7 @@ export const systemCharge: BenchSpec = {
     grid(['smallest_room.area', 'smallest_room.height'], 2),
     figure('smallest_room.volume'),
     table('lines', [], { facts: ['liquid_od', 'length'], grows: true, starts: true }),
-    table('applies', ['count'], { grows: true }),
+    table('applies', [{ field: 'when', choices: adders, wide: true }, 'count'], { grows: true }),
     figure('already_in'),
     table('ledger', ['cylinder', 'start', 'end'], { grows: true }),
     words('mitigation'),

@@ -44,7 +44,7 @@ Route::middleware('throttle:links')->group(function (): void {
 Route::middleware('owner')->group(function (): void {
     Route::get('owner/{token}', [OwnerController::class, 'read'])->middleware('throttle:owner-record');
     Route::get('owner/{token}/record.pdf', [OwnerController::class, 'paper'])->middleware('throttle:owner-record');
-    Route::get('owner/{token}/pages/{page}.{form}', [OwnerController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door'])->whereIn('form', ['pdf', 'svg'])->middleware('throttle:owner-record');
+    Route::get('owner/{token}/pages/{page}.{form}', [OwnerController::class, 'page'])->whereIn('page', ['curb', 'tree', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door'])->whereIn('form', ['pdf', 'svg'])->middleware('throttle:owner-record');
     Route::get('owner/{token}/photos/{at}', [OwnerController::class, 'photo'])->middleware('throttle:owner-photos');
 });
 
@@ -67,9 +67,10 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::get('machines/{machine}/refrigerant.csv', [RecordController::class, 'refrigerant']);
     Route::get('machines/{machine}/controller', [ControllerController::class, 'show']);
     Route::post('machines/{machine}/controller', [ControllerController::class, 'press'])->middleware(['role:record', 'whose']);
+    Route::get('machines/{machine}/tree.json', [TreeController::class, 'data']);
     Route::get('machines/{machine}/tree.csv', [TreeController::class, 'file']);
     Route::get('machines/{machine}/readings.csv', [RecordController::class, 'readings']);
-    Route::get('machines/{machine}/pages/{page}.{form}', [RecordController::class, 'page'])->whereIn('page', ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door'])->whereIn('form', ['pdf', 'svg']);
+    Route::get('machines/{machine}/pages/{page}.{form}', [RecordController::class, 'page'])->whereIn('page', ['curb', 'tree', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door'])->whereIn('form', ['pdf', 'svg']);
 
     Route::get('machines/{machine}/parts-out/{at}/tag.pdf', [JobController::class, 'tag']);
     Route::get('machines/{machine}/photos/{at}', [PhotoController::class, 'show']);

@@ -26,6 +26,7 @@ final class OnePage
     /** @var array<string, list<string>> the checks each page is made of, in their order */
     private const CHECKS = [
         'curb' => ['survey.curb_fit'],
+        'tree' => ['vrf.topology'],
         'crane' => ['survey.crane', 'survey.rigging'],
         'order' => ['entry.order_sheet', 'survey.curb_fit', 'survey.crane'],
         'options' => ['survey.options', 'entry.option_chosen'],
@@ -36,11 +37,13 @@ final class OnePage
         'door' => ['power.rotation', 'power.circuit', 'power.fault_current', 'compressor.match'],
     ];
     /** How tall its drawings may get, so that all of it stands on one page. */
-    private const TALLEST = ['curb' => 330, 'crane' => 280, 'order' => 170, 'options' => 0, 'label' => 0, 'finding' => 0, 'form' => 0, 'as_left' => 0, 'door' => 0];
+    private const TALLEST = ['curb' => 330, 'tree' => 0, 'crane' => 280, 'order' => 170, 'options' => 0, 'label' => 0, 'finding' => 0, 'form' => 0, 'as_left' => 0, 'door' => 0];
     /** Their figures are sentences: one a line. */
     private const IN_LINES = ['finding', 'form', 'door'];
     /** They tell of every part and matter, and of whatever of it there is. */
     private const OF_ALL = ['label', 'as_left', 'door'];
+    /** Papers it is printed on, with the lines of a tree that stand on one sheet of each. */
+    public const PAPERS = ['letter' => 30, 'a4' => 34, 'a3' => PHP_INT_MAX];
     private const WIDTH = 816;
     private const HEIGHT = 1056;
     private const MARGIN = 56;
@@ -58,14 +61,14 @@ final class OnePage
     }
 
     /** @throws Refusal when nothing of it was recorded */
-    public function pdf(Machine $machine, string $page, string $zone): string
+    public function pdf(Machine $machine, string $page, string $zone, string $size = 'letter'): string
     {
         $entries = $this->entries($machine, $page);
         $title = $this->phrases->common('pages', $page);
         $data = ['machine' => $machine, 'title' => $title, 'entries' => $entries, 'zone' => $zone, 'options' => $page === 'options' ? OptionsTable::of($entries[0]) : null,
-            'drawing' => fn (TapeEntry $e): string => ($svg = self::drawing($page, $e, 600)) === '' ? '' : 'data:image/svg+xml;base64,' . base64_encode($svg), 'figures' => fn (TapeEntry $e): array => $this->figures($machine, $page, $e), 'photos' => $page === 'finding' ? $this->photos->of($machine) : null, 'wide' => in_array($page, self::IN_LINES, true), 'is_left' => in_array($page, self::OF_ALL, true), 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
+            'drawings' => fn (TapeEntry $e): array => array_map(fn (string $svg): string => 'data:image/svg+xml;base64,' . base64_encode($svg), $page === 'tree' ? self::pieces($e, self::PAPERS[$size]) : array_filter([self::drawing($page, $e, 600)], fn (string $svg): bool => $svg !== '')), 'figures' => fn (TapeEntry $e): array => $this->figures($machine, $page, $e), 'photos' => $page === 'finding' ? $this->photos->of($machine) : null, 'wide' => in_array($page, self::IN_LINES, true), 'is_left' => in_array($page, self::OF_ALL, true), 'row_name' => fn (string $row): string => $this->phrases->common('options_rows', $row)];
 
-        return $this->paper->print('one-page', $data, "$title, $machine->name", "$machine->name  {$machine->job->site->name}");
+        return $this->paper->print('one-page', $data, "$title, $machine->name", "$machine->name  {$machine->job->site->name}", $size);
     }
 
     /** @throws Refusal when nothing of it was recorded */
@@ -133,6 +136,15 @@ final class OnePage
         return $entries === [] || ($page !== 'as_left' && ! isset($newest[$checks[0]])) ? throw Refusal::notFound() : $entries;
     }
 
+    /** @return list<string> a tree in as many pieces as the paper makes of it */
+    private static function pieces(TapeEntry $entry, int $lines): array
+    {
+        /** @var array<string, mixed> $drawing */
+        $drawing = json_decode((string) json_encode($entry->drawing), true);
+
+        return TreeDrawing::parts($drawing, $lines);
+    }
+
     /** What the page is about is drawn; the rigging of a crane's sheet is told in figures. */
     private static function drawing(string $page, TapeEntry $entry, int $width): string
     {
@@ -157,6 +169,9 @@ final class OnePage
             $items = json_decode((string) json_encode($entry->input), true)['items'] ?? [];
 
             return array_map(fn (array $item): array => [(string) $item['name'], (string) ($item['answer'] ?? '')], $items);
+        }
+        if ($page === 'tree') {
+            return [];
         }
         if ($page === 'order' && $entry->check !== self::CHECKS['order'][0]) {
             return [];

@@ -17,6 +17,8 @@ final class TreeDrawing
     private const NAMES = 150.0;
     private const MIDDLE = 7.0;
     private const LINE = 16.0;
+    private const NARROWEST = 320.0;
+    private const BELOW = 10.0;
 
     /**
      * @param array<string, mixed> $drawing shape `tree`, as it is kept
@@ -24,16 +26,26 @@ final class TreeDrawing
      */
     public static function svg(array $drawing): string
     {
+        return self::parts($drawing, PHP_INT_MAX)[0] ?? '';
+    }
+
+    /**
+     * The same in as many pieces as it takes, each going on where the one before it ends; the limits stand under the last.
+     *
+     * @param array<string, mixed> $drawing shape `tree`, as it is kept
+     * @param int                  $lines   indoor units on one piece, 1 or more
+     * @return list<string> SVGs; none where there is nothing to be seen
+     */
+    public static function parts(array $drawing, int $lines): array
+    {
         $at = [];
         foreach (self::list($drawing, 'nodes') as $node) {
             $at[(string) ($node['id'] ?? '')] = [self::LEFT + self::STEP * (float) ($node['layer'] ?? 0), self::TOP + self::ROW * (float) ($node['x'] ?? 0)];
         }
         if ($at === []) {
-            return '';
+            return [];
         }
-        $limits = self::list($drawing, 'limits');
         $foot = max(array_column($at, 1)) + self::ROW;
-        $width = max(320.0, max(array_column($at, 0)) + self::NAMES);
         $body = '';
         foreach (self::list($drawing, 'pipes') as $pipe) {
             $body .= self::pipe($pipe, $at);
@@ -41,15 +53,30 @@ final class TreeDrawing
         foreach (self::list($drawing, 'nodes') as $node) {
             $body .= self::node($node, ...$at[(string) ($node['id'] ?? '')]);
         }
+        $limits = self::list($drawing, 'limits');
         foreach ($limits as $i => $limit) {
-            $y = $foot + self::LINE * ($i + 1);
-            $ink = ($limit['is'] ?? '') === 'stop' ? self::STOP : self::INK;
-            $body .= self::text(4, $y, (string) ($limit['name'] ?? ''), 10, $ink) . self::text(150, $y, "{$limit['value']} of {$limit['limit']}", 10, $ink)
-                . self::text(240, $y, implode(' > ', array_filter((array) ($limit['path'] ?? []), is_string(...))), 8, self::SOFT);
+            $body .= self::limit($limit, $foot + self::LINE * ($i + 1));
         }
-        [$w, $h] = [(int) ceil($width), (int) ceil($foot + self::LINE * count($limits) + 10)];
+        $width = (int) ceil(max(self::NARROWEST, max(array_column($at, 0)) + self::NAMES));
+        $end = $foot + self::LINE * count($limits) + self::BELOW;
+        $pieces = max(1, (int) ceil((max(array_column($at, 1)) - self::TOP + self::ROW) / (self::ROW * $lines)));
+        // A piece ends between two lines.
+        $cut = fn (int $piece): float => $piece === 0 ? 0.0 : ($piece === $pieces ? $end : self::TOP - self::ROW / 2 + self::ROW * $lines * $piece);
 
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$w\" height=\"$h\" viewBox=\"0 0 $w $h\">$body</svg>";
+        return array_map(function (int $piece) use ($cut, $width, $body): string {
+            [$top, $tall] = [self::n($cut($piece)), (int) ceil($cut($piece + 1) - $cut($piece))];
+
+            return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$width\" height=\"$tall\" viewBox=\"0 $top $width $tall\">$body</svg>";
+        }, range(0, $pieces - 1));
+    }
+
+    /** @param array<string, mixed> $limit */
+    private static function limit(array $limit, float $y): string
+    {
+        $ink = ($limit['is'] ?? '') === 'stop' ? self::STOP : self::INK;
+
+        return self::text(4, $y, (string) ($limit['name'] ?? ''), 10, $ink) . self::text(150, $y, "{$limit['value']} of {$limit['limit']}", 10, $ink)
+            . self::text(240, $y, implode(' > ', array_filter((array) ($limit['path'] ?? []), is_string(...))), 8, self::SOFT);
     }
 
     /**

@@ -83,7 +83,7 @@ final readonly class RecordView
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $differs,
         /** Matters there is a page of their own for. */
-        #[OA\Property(items: new OA\Items(type: 'string', enum: ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door']))]
+        #[OA\Property(items: new OA\Items(type: 'string', enum: ['curb', 'tree', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door']))]
         public array $pages,
         #[OA\Property(type: 'array', items: new OA\Items(ref: AsLeftView::class))]
         public array $asLeft,

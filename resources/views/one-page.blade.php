@@ -39,7 +39,7 @@ th { font: bold 9.5pt figures; color: #59636a }
 <p class="soft">The best of each row is underlined.</p>
 @foreach ($entry->because as $line)<p>{!! $t($line) !!}</p>@endforeach
 @else
-@if (($image = $drawing($entry)) !== '')<img src="{{ $image }}" alt="">@endif
+@foreach ($drawings($entry) as $image)<img src="{{ $image }}" alt="" style="max-height: 1230px">@endforeach
 <table>
 @foreach (array_chunk($figures($entry), $wide ? 1 : 3) as $row)
 <tr>@foreach ($row as [$label, $figure])<td style="width:{{ $wide ? '100%' : '33%' }}"><span class="soft">{!! $t($label) !!}</span> <span class="num">{!! $t($figure) !!}</span></td>@endforeach</tr>

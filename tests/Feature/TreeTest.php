@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\User;
+use App\Records\TreeDrawing;
 use App\Support\CurrentCompany;
 use App\Support\Role;
 use Illuminate\Testing\TestResponse;
@@ -47,6 +48,44 @@ final class TreeTest extends FeatureTestCase
         self::assertSame([$tree['nodes'], $tree['pipes']], [$this->table($starter, (string) $file->getContent())->json('nodes'), $this->table($starter, (string) $file->getContent())->json('pipes')]);
         app(CurrentCompany::class)->set(null);
         $this->actingAs($this->person(Role::Lead))->get("/api/v1/machines/$machine->id/tree.csv")->assertNotFound();
+    }
+
+    public function testTheTreeGoesOutAsADrawingAsDataAndOnPaperInAsManyPiecesAsItTakes(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $machine = $this->machine($starter);
+        $get = function (string $what) use ($starter, $machine): TestResponse {
+            app(CurrentCompany::class)->set(null);
+
+            return $this->actingAs($starter)->get("/api/v1/machines/$machine->id/$what");
+        };
+        $get('tree.json')->assertNotFound();
+        $get('pages/tree.svg')->assertNotFound();
+        $tree = $this->table($starter, self::TABLE . implode('', array_map(fn (int $i): string => "I$i,indoor,O,9,-3,2,Room $i\n", range(2, 64))))->json();
+        $told = ['nodes' => $tree['nodes'], 'pipes' => $tree['pipes'], 'limits' => ['max_total' => '1000 m']];
+        $this->record($starter, $machine, 'vrf.topology', $told, 'planned')->assertCreated();
+        $this->record($starter, $machine, 'vrf.topology', $told, 'built')->assertCreated();
+        self::assertEquals($told, $get('tree.json')->assertOk()->json());
+        $svg = (string) $get('pages/tree.svg')->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
+        self::assertSame(1, substr_count($svg, '>I64  Room 64'));
+        self::assertStringContainsString('of 3281 ft', $svg, 'its limits stand below');
+        $pages = fn (string $paper): int => preg_match_all('#/Type /Page\b(?!s)#', (string) $get("pages/tree.pdf?paper=$paper")->assertOk()->getContent());
+        self::assertSame([2, 2, 1], [$pages('letter'), $pages('a4'), $pages('a3')]);
+        $get('pages/tree.pdf?paper=napkin')->assertStatus(422)->assertJsonPath('accepted', 'letter, a4, a3');
+    }
+
+    public function testAPieceGoesOnWhereTheOneBeforeItEnds(): void
+    {
+        $node = fn (int $i): array => ['id' => "I$i", 'kind' => 'indoor', 'layer' => 1, 'x' => (float) $i];
+        $drawing = ['nodes' => array_map($node, range(0, 6)), 'pipes' => [], 'limits' => [['name' => 'all', 'value' => '1 m', 'limit' => '2 m', 'is' => 'clear', 'path' => ['I0']]]];
+        $boxes = array_map(fn (string $svg): array => sscanf((string) strstr($svg, 'viewBox='), 'viewBox="%f %f %f %f"') ?: [], TreeDrawing::parts($drawing, 3));
+        self::assertSame([[0.0, 0.0], [0.0, 86.0], [0.0, 158.0]], array_map(fn (array $box): array => array_slice($box, 0, 2), $boxes));
+        foreach ([1, 2] as $piece) {
+            self::assertEqualsWithDelta($boxes[$piece][1], $boxes[$piece - 1][1] + $boxes[$piece - 1][3], 1.0);
+        }
+        self::assertCount(1, TreeDrawing::parts($drawing, 7));
+        self::assertSame([], TreeDrawing::parts(['nodes' => []], 3));
+        self::assertSame('', TreeDrawing::svg([]));
     }
 
     private function table(User $person, string $csv): TestResponse

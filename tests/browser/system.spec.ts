@@ -2,9 +2,11 @@ import { expect, test, type Locator, type Page } from '@playwright/test'
 import {
   choose,
   draw,
+  findUnit,
   freshDemo,
   gate,
   openTab,
+  readDead,
   record,
   RUN,
   signIn,
@@ -215,4 +217,81 @@ test('a system, from the script of its controller to a signed record', async ({ 
   await lead.getByRole('link', { name: 'The record' }).first().click()
   await expect(lead.locator('.summary').first()).toContainText('All questions of this job are answered.')
   await lead.close()
+})
+
+test('a module is worked on: its valves are held open, lost with the power, and each thing is put back by itself', async ({
+  page,
+  browser,
+}) => {
+  page.setDefaultTimeout(20_000)
+  // The office sets the job up: the compressor of one module.
+  const office = await browser.newPage()
+  await signIn(office, 'Tobias Wren')
+  await office.goto('/office')
+  await office.getByRole('button', { name: 'New site' }).click()
+  await office.getByLabel('Site', { exact: true }).fill('Mill Race Studios')
+  await office.getByLabel('Address').fill('4 Mill Race')
+  await office.getByRole('button', { name: 'Save' }).click()
+  await office.getByLabel('Scope of work').fill('Compressor of module 1')
+  await office.getByRole('button', { name: 'Compressor of a VRF module' }).click()
+  await office.getByLabel('Rafe Lindqvist').check()
+  await office.getByRole('button', { name: 'Save' }).click()
+  await office.getByLabel('Unit', { exact: true }).fill('VRF-B')
+  await office.getByLabel('Sheet').selectOption('NL-16H')
+  await office.getByRole('button', { name: 'Save' }).click()
+  await expect(office.getByRole('link', { name: 'VRF-B' })).toBeVisible()
+  await office.close()
+
+  await signIn(page)
+  await findUnit(page, 'VRF-B')
+  await question(page, 'dead, empty and out')
+  await openTab(page, 'Module service')
+  const out = page.locator('.entry-out')
+  const on = async () => {
+    await fill(page, { Module: 'M1', 'Valves held open': 'EEV 1, EEV 2' })
+    await choose(page, 'Service mode', 'yes')
+    await page.getByRole('button', { name: /^Now, Power on/ }).click()
+    await record(page)
+    await openTab(page, 'Module service')
+  }
+  await on()
+  await expect(out).toHaveText([/Service mode on: M1/])
+  await expect(page.locator('.service .mode')).toContainText('EEV 1, EEV 2')
+  await page.getByLabel(/^Valve cores out.*: which/).fill('liquid, gas')
+  await page.locator('[data-kind=cores_out]').getByRole('button').click()
+  await expect(out).toHaveCount(3)
+
+  await openTab(page, 'Lockout')
+  await readDead(page, '21')
+  await fill(page, { 'Drive bus': '4', Waited: '11' })
+  await expect(verdict(page)).toContainText('Dead')
+  await record(page)
+  await expect(out.filter({ hasText: 'closed when power went off' })).toHaveCount(2)
+  await expect(out.filter({ hasText: 'Service mode on' })).toHaveCount(0)
+  await openTab(page, 'Module service')
+  await expect(page.locator('.service .lost')).toContainText('M1 EEV 1, M1 EEV 2')
+  await question(page, 'Is it dry?')
+  await openTab(page, 'Vacuum')
+  await expect(
+    page.getByRole('group', { name: /^Power was off since/ }).getByRole('radio', { name: 'yes' }),
+  ).toBeChecked()
+
+  await question(page, 'dead, empty and out')
+  await openTab(page, 'Module service')
+  await on()
+  await expect(out.filter({ hasText: 'closed when power went off' })).toHaveCount(0)
+  await fill(page, { Module: 'M1' })
+  await choose(page, 'Service mode', 'no')
+  await expect(verdict(page)).toContainText('M1 is out of service mode.')
+  await record(page)
+  await expect(out.filter({ hasText: 'Service mode on' })).toHaveCount(0)
+  // What came off is put back one by one, each with its word.
+  for (const which of ['liquid', 'gas']) {
+    await out.filter({ hasText: which }).getByRole('button', { name: 'Put back' }).click()
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('Say how you put it back.').fill(`one core, cap tight`)
+    await dialog.getByRole('button', { name: 'Put back' }).click()
+    await expect(out.filter({ hasText: which })).toHaveCount(0)
+  }
+  await expect(out).toHaveText([/Lock 21 on/])
 })

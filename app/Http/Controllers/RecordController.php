@@ -13,6 +13,7 @@ use App\Queries\RefrigerantLedger;
 use App\Records\OnePage;
 use App\Records\RecordExport;
 use App\Records\RecordPaper;
+use App\Refusals\Refusal;
 use App\Views\ProblemView;
 use App\Views\RecordView;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -23,7 +24,7 @@ use Illuminate\Support\Collection;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-#[OA\Parameter(parameter: 'page', name: 'page', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['curb', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door']))]
+#[OA\Parameter(parameter: 'page', name: 'page', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['curb', 'tree', 'crane', 'order', 'options', 'label', 'finding', 'form', 'as_left', 'door']))]
 #[OA\Parameter(parameter: 'form', name: 'form', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['pdf', 'svg']))]
 final class RecordController
 {
@@ -69,8 +70,12 @@ final class RecordController
     public static function onePage(Request $request, Machine $machine, string $zone, OnePage $pages): Response
     {
         [$page, $isPdf] = [(string) $request->route('page'), $request->route('form') === 'pdf'];
+        $paper = $request->query('paper', 'letter');
+        if (! is_string($paper) || ! isset(OnePage::PAPERS[$paper])) {
+            throw Refusal::field('paper', $paper, implode(', ', array_keys(OnePage::PAPERS)));
+        }
 
-        return response($isPdf ? $pages->pdf($machine, $page, $zone) : $pages->svg($machine, $page), 200, [
+        return response($isPdf ? $pages->pdf($machine, $page, $zone, $paper) : $pages->svg($machine, $page), 200, [
             'Content-Type' => $isPdf ? 'application/pdf' : 'image/svg+xml',
             'Content-Disposition' => strtr(self::kept($page, $machine, $isPdf ? 'pdf' : 'svg'), ['attachment' => 'inline']),
         ]);

@@ -50,6 +50,14 @@ final class TreeController
         ), array_slice($table->errors, 0, self::TOLD))));
     }
 
+    #[OA\Get(path: '/api/v1/machines/{machine}/tree.json', operationId: 'treeData', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The tree as it was drawn last: nodes, pipes and limits as vrf.topology takes them', content: new OA\JsonContent(type: 'object')), new OA\Response(response: 404, description: 'Nobody drew one', content: new OA\JsonContent(ref: ProblemView::class))])]
+    public function data(Machine $machine, PastReader $past): JsonResponse
+    {
+        $tree = Topology::last($past->of($machine)) ?? throw Refusal::notFound();
+
+        return Reply::with(array_intersect_key($tree, ['nodes' => 1, 'pipes' => 1, 'limits' => 1]))->withHeaders(['Content-Disposition' => "attachment; filename=\"tree-$machine->id.json\""]);
+    }
+
     #[OA\Get(path: '/api/v1/machines/{machine}/tree.csv', operationId: 'treeFile', tags: ['machines'], parameters: [new OA\Parameter(ref: '#/components/parameters/machine')], responses: [new OA\Response(response: 200, description: 'The tree as it was drawn last, a line each unit, joint and box', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string'))), new OA\Response(response: 404, description: 'Nobody drew one', content: new OA\JsonContent(ref: ProblemView::class))])]
     public function file(Machine $machine, PastReader $past): Response
     {

@@ -293,7 +293,7 @@ return [
         'permit' => 'Permit for the crane', 'quiet' => 'Quiet hours of the site', 'ground' => 'Look at the ground before the crane is up', 'signals' => 'Who signals the crane',
         'elevator' => 'Book the elevator', 'hatch' => 'Hatch: the key, and who closes it', 'settled' => 'As written in entry'],
     'days' => ['look' => 'Next look', 'register' => 'Warranty', 'covered' => 'Warranty', 'item' => 'Open item', 'put_back' => 'To put back'],
-    'pages' => ['curb' => 'Curb sketch', 'crane' => 'Crane sheet', 'order' => 'Order sheet', 'options' => 'Options', 'label' => 'Charge label', 'finding' => 'What we found', 'form' => 'The maker\'s start-up form', 'as_left' => 'As left', 'door' => 'Panel door label'],
+    'pages' => ['curb' => 'Curb sketch', 'tree' => 'Piping tree', 'crane' => 'Crane sheet', 'order' => 'Order sheet', 'options' => 'Options', 'label' => 'Charge label', 'finding' => 'What we found', 'form' => 'The maker\'s start-up form', 'as_left' => 'As left', 'door' => 'Panel door label'],
     'options_rows' => ['capacity' => 'Capacity', 'capacity_largest_out' => 'With the largest down', 'feeder_need' => 'Feeder need', 'new_circuits' => 'New circuits', 'weight' => 'Weight', 'cost' => 'Cost', 'days' => 'Days'],
     'proved_back' => [
         'valve_shut' => 'open again, per its entry',

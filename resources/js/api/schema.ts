@@ -1490,6 +1490,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/machines/{machine}/tree.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["treeData"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/tree.csv": {
         parameters: {
             query?: never;
@@ -2207,7 +2223,7 @@ export interface components {
             instruments: components["schemas"]["InstrumentUsedView"][];
             notes: string[];
             differs: string[];
-            pages: ("curb" | "crane" | "order" | "options" | "label" | "finding" | "form" | "as_left" | "door")[];
+            pages: ("curb" | "tree" | "crane" | "order" | "options" | "label" | "finding" | "form" | "as_left" | "door")[];
             asLeft: components["schemas"]["AsLeftView"][];
         };
         /** @description What was recorded: its place on the tape, and the machine as it stands now, unless that was not asked for (Prefer: return=minimal). */
@@ -2542,7 +2558,7 @@ export interface components {
         token: string;
         /** @description Who belongs to the company. Links are handed over by whoever made them: no mail is needed. */
         person: number;
-        page: "curb" | "crane" | "order" | "options" | "label" | "finding" | "form" | "as_left" | "door";
+        page: "curb" | "tree" | "crane" | "order" | "options" | "label" | "finding" | "form" | "as_left" | "door";
         form: "pdf" | "svg";
         /** @description The refrigerants of the shelf: what each is, and its pressure over temperature at a place. */
         refrigerant: string;
@@ -5709,6 +5725,37 @@ export interface operations {
             };
             /** @description Too large */
             413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    treeData: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                machine: components["parameters"]["machine"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The tree as it was drawn last: nodes, pipes and limits as vrf.topology takes them */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            /** @description Nobody drew one */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -12,6 +12,9 @@ export type BenchHandle = {
 
 export const CORRECTING: InjectionKey<ComputedRef<TapeEntry | null>> = Symbol('the entry that is corrected')
 
+/** Goes to the bench of a check, whatever question it stands at. */
+export const GOING: InjectionKey<(check: string) => void> = Symbol('the way to another bench')
+
 export function useCorrecting(): ComputedRef<TapeEntry | null> | undefined {
   return inject(CORRECTING, undefined)
 }

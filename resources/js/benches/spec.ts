@@ -100,7 +100,7 @@ export type BenchSpec = {
   /** It starts from what was recorded on all units of the job; or from the units of the site, until it was told. */
   gathers?: 'job' | 'site'
   /** It goes out on one page, by this name. */
-  page?: 'curb' | 'crane' | 'order' | 'label' | 'finding' | 'form'
+  page?: 'curb' | 'tree' | 'crane' | 'order' | 'label' | 'finding' | 'form'
   /** Its drawing is wide: it stands over the rows. */
   over?: boolean
   /** Nothing is drawn beside it: the rows have the whole width. */

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, inject, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Drawing } from '@/api/client'
+import { GOING } from '@/benches/correcting'
 import { placed, type Placed } from './tree'
+import { useUnits } from './units'
 
 /**
  * The piping of a system from its outdoor units to every indoor unit: a column for each step, a line for each indoor
- * unit. Below it every limit of the sheet, with how near the nearest path comes; the one at hand is drawn strong.
+ * unit with what it ran at; pressed, it tells the rest and leads to its benches. Below it every limit of the sheet, with how near the nearest path comes; the one at hand is drawn strong.
  */
 const props = defineProps<{ drawing: Extract<Drawing, { shape: 'tree' }> }>()
 const { t } = useI18n()
@@ -22,6 +24,29 @@ const picked = ref<number>()
 const shown = computed(() => limits.value[picked.value ?? nearest.value])
 const path = computed(() => new Set(shown.value?.path ?? []))
 const isOn = (pipe: { from: string; to: string }) => path.value.has(pipe.from) && path.value.has(pipe.to)
+const units = useUnits()
+const go = inject(GOING, undefined)
+/** The indoor unit that was pressed. */
+const chosen = ref('')
+const atHand = computed(() => tree.value.nodes.find((node) => node.id === chosen.value))
+const unit = computed(() => units.value(chosen.value))
+const choose = (id: string) => (chosen.value = chosen.value === id ? '' : id)
+const ran = (id: string) => {
+  const { temperatures, unit: sign } = units.value(id)
+  return temperatures.some((text) => text !== '')
+    ? `${temperatures.map((text) => text || '–').join(' ')} ${sign}`
+    : ''
+}
+const told = (node: Placed) =>
+  [
+    node.id,
+    node.room,
+    ran(node.id),
+    units.value(node.id).items.length > 0 ? t('tree.left', units.value(node.id).items.length) : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+const WAYS = ['vrf.run_plan', 'air.split', 'vrf.crossed_zones'] as const
 const said = (node: Placed) => node.room ?? ''
 const SIZE = 9
 /** What a limit may fill of its bar, and where the limit itself stands. */
@@ -67,10 +92,37 @@ const width = (share: number) => `${Math.round((100 * Math.min(FULL, share)) / F
             :height="2 * SIZE + 8"
           />
           <path v-else :d="`M${node.x} ${node.y - 6} h16 l5 6 l-5 6 h-16 z`" />
-          <text v-if="node.kind === 'indoor'" :x="node.x + 28" :y="node.y + 5" class="name">
-            {{ node.id }}
-            <tspan class="more" dx="6">{{ said(node) }}</tspan>
-          </text>
+          <g
+            v-if="node.kind === 'indoor'"
+            class="unit"
+            :class="{ chosen: node.id === chosen }"
+            role="button"
+            tabindex="0"
+            :aria-label="told(node)"
+            :aria-pressed="node.id === chosen"
+            @click="choose(node.id)"
+            @keydown.enter.prevent.stop="choose(node.id)"
+            @keydown.space.prevent="choose(node.id)"
+          >
+            <rect class="press" :x="node.x - 4" :y="node.y - 15" :width="tree.width - node.x" height="30" />
+            <text :x="node.x + 28" :y="node.y + (ran(node.id) === '' ? 5 : 0)" class="name">
+              {{ node.id }}
+              <tspan class="more" dx="6">{{ said(node) }}</tspan>
+              <tspan v-if="units(node.id).items.length > 0" class="left" dx="6">
+                {{ t('tree.left', units(node.id).items.length) }}
+              </tspan>
+            </text>
+            <text v-if="ran(node.id)" :x="node.x + 28" :y="node.y + 12" class="ran">
+              <tspan :class="units(node.id).passed === false ? 'failed' : 'passed'">
+                {{
+                  units(node.id).passed === undefined
+                    ? ''
+                    : t(units(node.id).passed ? 'tree.ran' : 'tree.failed')
+                }}
+              </tspan>
+              {{ ran(node.id) }}
+            </text>
+          </g>
           <text v-else :x="node.x + SIZE" :y="node.y - SIZE - 8" text-anchor="middle" class="name">
             {{ node.id }}
           </text>
@@ -90,6 +142,29 @@ const width = (share: number) => `${Math.round((100 * Math.min(FULL, share)) / F
         </g>
       </svg>
     </div>
+    <section v-if="atHand" class="at" :aria-label="atHand.id">
+      <h3>{{ [atHand.id, atHand.room, atHand.capacity].filter(Boolean).join(', ') }}</h3>
+      <dl>
+        <div v-for="(name, i) in ['return', 'supply', 'liquid', 'gas'] as const" :key="name">
+          <dt>{{ t(`tree.four.${name}`) }}</dt>
+          <dd>{{ unit.temperatures[i] ? `${unit.temperatures[i]} ${unit.unit}` : '–' }}</dd>
+        </div>
+      </dl>
+      <p>
+        {{
+          unit.passed === undefined ? t('tree.notRun') : t(unit.passed ? 'tree.ranAlone' : 'tree.failedAlone')
+        }}
+        {{ unit.split }}
+      </p>
+      <ul v-if="unit.items.length > 0">
+        <li v-for="(item, i) in unit.items" :key="i">{{ item }}</li>
+      </ul>
+      <p v-if="go" class="ways">
+        <button v-for="way in WAYS" :key="way" type="button" class="press small" @click="go(way)">
+          {{ t(`tree.way.${way.split('.')[1] as 'split'}`) }}
+        </button>
+      </p>
+    </section>
     <table v-if="limits.length > 0" class="limits">
       <caption class="sr-only">
         {{
@@ -154,7 +229,7 @@ svg {
 .node.joint circle {
   fill: var(--ink);
 }
-.node.on rect:not(.port),
+.node.on rect:not(.port, .press),
 .node.on > path {
   stroke: var(--forge);
   stroke-width: 3;
@@ -165,6 +240,70 @@ svg {
   paint-order: stroke;
   stroke: var(--paper);
   stroke-width: 4px;
+}
+.unit {
+  cursor: pointer;
+}
+.unit .press {
+  fill: none;
+  stroke: none;
+  pointer-events: all;
+}
+.unit:focus-visible {
+  outline: none;
+}
+.unit:focus-visible .press,
+.unit.chosen .press {
+  fill: none;
+  stroke: var(--forge);
+  stroke-width: 2;
+}
+.ran {
+  font: 500 12.5px/1 var(--figures);
+  fill: var(--ink);
+}
+.ran .passed {
+  fill: var(--clear);
+}
+.ran .failed,
+.left {
+  fill: var(--stop);
+}
+.left {
+  font: 600 13px/1 var(--text);
+}
+.at {
+  margin-top: 8px;
+  padding: 8px 12px;
+  border: 2px solid var(--forge);
+}
+.at h3 {
+  margin: 0;
+  font: 600 20px/1.2 var(--figures);
+}
+.at dl {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  margin: 4px 0;
+}
+.at dt {
+  font-size: 13.5px;
+  color: var(--iron-soft);
+}
+.at dd {
+  margin: 0;
+  font: 600 24px/1.1 var(--figures);
+}
+.at p,
+.at ul {
+  margin: 4px 0;
+  font-size: 15px;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
 }
 .more {
   font: 400 13px/1 var(--text);

@@ -137,11 +137,8 @@ ol {
 }
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 250px);
-  align-items: center;
-  gap: 10px;
-  min-height: 56px;
-  padding: 4px 0;
+  gap: 4px;
+  padding: 6px 0;
   border-bottom: 1px solid var(--rule);
 }
 .what {

@@ -2,8 +2,10 @@
 import { enableAutoUnmount, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import type { Drawing } from '@/api/client'
+import type { Drawing, MachineView } from '@/api/client'
+import { GOING } from '@/benches/correcting'
 import { i18n } from '@/i18n'
+import { useMachine } from '@/stores/machine'
 import DrawnShape from './DrawnShape.vue'
 import DrawnTree from './DrawnTree.vue'
 import { placed } from './tree'
@@ -125,5 +127,51 @@ describe('a tree that is drawn', () => {
     const drawn = mount(DrawnTree, { props: { drawing: { ...tree, limits: [] } }, global })
     expect(drawn.find('table').exists()).toBe(false)
     expect(drawn.findAll('.pipe.on')).toHaveLength(0)
+  })
+  it('shows of each unit what it ran at and what is open, and leads from it to its benches', async () => {
+    useMachine().view = {
+      tape: [
+        { check: 'vrf.run_plan', subject: 'machine', suspect: 'doors off', input: { results: [] } },
+        {
+          check: 'vrf.run_plan',
+          subject: 'machine',
+          suspect: '',
+          input: {
+            results: [
+              { step: 'alone:1', passed: true, return_air: '21.5 degC', supply_air: '10.2 degC' },
+              { step: 'alone:2', passed: false },
+            ],
+          },
+        },
+        { check: 'air.split', subject: 'indoor:1', suspect: '', headline: 'Good: 19 °F across the coil.' },
+      ],
+      items: [
+        { what: 'Ceiling tile back at 1', subject: '', done: '' },
+        { what: 'Filter', subject: 'indoor:1', done: '' },
+        { what: 'Wall plate', subject: 'indoor:1', done: 'hung' },
+        { what: 'Look at 12 again', subject: '', done: '' },
+      ],
+    } as unknown as MachineView
+    const gone: string[] = []
+    const drawn = mount(DrawnTree, {
+      props: { drawing: tree },
+      global: { ...global, provide: { [GOING as symbol]: (check: string) => gone.push(check) } },
+    })
+    const units = drawn.findAll('.unit')
+    expect(units.map((one) => one.attributes('aria-label'))).toEqual([
+      '1, Office, 21.5 10.2 – – degC, 2 open',
+      '2',
+    ])
+    expect(units[0]!.find('.ran').text()).toContain('21.5 10.2')
+    expect(drawn.find('.at').exists()).toBe(false)
+    await units[1]!.trigger('keydown', { key: 'Enter' })
+    expect(drawn.find('.at').text()).toContain('Ran alone and failed.')
+    await units[0]!.trigger('click')
+    expect(drawn.find('.at').text()).toContain('Good: 19 °F across the coil.')
+    expect(drawn.findAll('.at li').map((one) => one.text())).toEqual(['Ceiling tile back at 1', 'Filter'])
+    for (const way of drawn.findAll('.ways button')) await way.trigger('click')
+    expect(gone).toEqual(['vrf.run_plan', 'air.split', 'vrf.crossed_zones'])
+    await units[0]!.trigger('keydown', { key: ' ' })
+    expect(drawn.find('.at').exists()).toBe(false)
   })
 })

@@ -353,6 +353,14 @@ export default {
     limits: 'Limits of the sheet, and what comes nearest to each',
     of: '{value} of {limit}',
     nearest: 'Nearest to its limit, {what}: {path}',
+    left: 'nothing open | 1 open | {n} open',
+    ran: 'ran',
+    failed: 'failed',
+    notRun: 'Not run alone yet.',
+    ranAlone: 'Ran alone and passed.',
+    failedAlone: 'Ran alone and failed.',
+    four: { return: 'Return air', supply: 'Supply air', liquid: 'Liquid pipe', gas: 'Gas pipe' },
+    way: { run_plan: 'Run plan', split: 'Temperature split', crossed_zones: 'Crossed zones' },
     changes:
       'Built as planned | One thing was built otherwise than planned | {n} things were built otherwise than planned',
     change: {
@@ -375,6 +383,8 @@ export default {
   treeFile: {
     pick: 'Read a table (CSV)',
     save: 'As CSV',
+    data: 'As JSON',
+    large: 'PDF on A3',
     hint: 'A line each unit, joint and box: name, kind, from, length, rise, liquid, gas, ports, capacity, capped, room, address.',
     found: '{nodes} units, joints and boxes, {pipes} pipes.',
     take: 'Take it',
@@ -685,6 +695,7 @@ export default {
     asLeft: 'As left',
     page: {
       curb: 'Curb sketch',
+      tree: 'Piping tree',
       crane: 'Crane sheet',
       order: 'Order sheet',
       options: 'Options',
@@ -1212,6 +1223,7 @@ export default {
       changeout: 'Changeout',
       compressor: 'Compressor change',
       vrf: 'VRF',
+      module: 'Compressor of a VRF module',
       repair: 'Repair on an opened circuit',
     },
     onIt: 'Crew',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/api/client'
 import { wordsOf } from '@/lib/failure'
@@ -15,6 +15,10 @@ const { t } = useI18n()
 const read = ref<Schemas['TreeTableView'] | null>(null)
 const failure = ref('')
 const LISTS = ['nodes', 'pipes']
+const FILES = computed(() => {
+  const at = `/api/v1/machines/${machine.view?.id}`
+  return { save: `${at}/tree.csv`, data: `${at}/tree.json`, large: `${at}/pages/tree.pdf?paper=a3` }
+})
 
 async function look(event: Event) {
   const box = event.target as HTMLInputElement
@@ -57,12 +61,11 @@ function take() {
       <label class="press small pick"
         >{{ t('treeFile.pick') }}<input type="file" accept=".csv,text/csv" @change="look"
       /></label>
-      <a
-        v-if="machine.view && machine.view.tape.some((one) => one.check === 'vrf.topology')"
-        class="press small"
-        :href="`/api/v1/machines/${machine.view.id}/tree.csv`"
-        >{{ t('treeFile.save') }}</a
-      >
+      <template v-if="machine.view && machine.view.tape.some((one) => one.check === 'vrf.topology')">
+        <a v-for="(address, word) in FILES" :key="word" class="press small" :href="address">{{
+          t(`treeFile.${word}`)
+        }}</a>
+      </template>
     </div>
     <p class="hint">{{ t('treeFile.hint') }}</p>
     <div v-if="read && read.errors.length > 0" role="alert" class="wrong">

@@ -23,6 +23,7 @@ const tree = (id: string, subject: string, sketch?: Component): BenchSpec => ({
   id,
   ...(sketch === undefined ? {} : { sketch: markRaw(sketch) }),
   scaled: true,
+  page: 'tree',
   over: true,
   parts: [{ check: 'vrf.topology', subject }],
   rows: [

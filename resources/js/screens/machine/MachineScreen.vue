@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import type { TapeEntry } from '@/api/client'
 import BenchPage from '@/benches/BenchPage.vue'
+import { GOING } from '@/benches/correcting'
 import { GATES, tabOf } from '@/benches/gates'
 import { useKeys } from '@/composables/useKeys'
 import { wordsOf } from '@/lib/failure'
@@ -96,6 +97,7 @@ async function readToo(check: string) {
   await nextTick()
   bench.value?.go(place.tab)
 }
+provide(GOING, (check) => void readToo(check))
 
 useKeys({
   n: nextQuestion,

@@ -34,7 +34,8 @@ onMounted(async () => {
       (c) => c.facts,
       () => [],
     )
-  start()
+  // What was pressed meanwhile stays.
+  another()
 })
 
 /** A preset says type and facts at once; nothing else hangs on it. */
@@ -43,6 +44,7 @@ const PRESETS = {
   changeout: { type: 'rooftop', startUpOnly: false, asked: [], facts: [] },
   compressor: { type: 'compressor', startUpOnly: false, asked: [], facts: [] },
   vrf: { type: 'vrf', startUpOnly: false, asked: [], facts: [] },
+  module: { type: 'vrf', startUpOnly: false, asked: [], facts: ['module_change'] },
   repair: { type: 'rooftop', startUpOnly: true, asked: ['2', '3'], facts: ['circuit_opened'] },
 } as const
 

@@ -55,6 +55,7 @@ Route::middleware(['auth', 'company'])->group(function (): void {
     Route::post('judge/{check}', [JudgeController::class, 'judge']);
     Route::post('logger/{check}/{list}', [LoggerController::class, 'read'])->middleware('role:record');
     Route::post('tree', [TreeController::class, 'read'])->middleware('role:record');
+    Route::post('addresses', [TreeController::class, 'addresses'])->middleware('role:record');
     Route::get('today', [TodayController::class, 'show']);
     Route::get('machines/{machine}', [MachineController::class, 'show']);
     Route::get('machines/{machine}/locks', [MachineController::class, 'locks']);

@@ -37,6 +37,16 @@ final class TreeTest extends FeatureTestCase
         $this->table($starter, "\xFF\xFE")->assertStatus(422);
     }
 
+    public function testAddressesAreLookedAtTheSameWay(): void
+    {
+        $starter = $this->person(Role::Starter);
+        $read = $this->table($starter, "name,kind,address,box\nB1,box,51,\nI1,indoor,x,B2\n", 'addresses')->assertOk();
+        self::assertSame([['id' => 'B1', 'kind' => 'box', 'address' => 51], ['id' => 'I1', 'kind' => 'indoor', 'box' => 'B2', 'address' => 0]], $read->json('devices'));
+        self::assertSame([[3, '"B2" is no box of this table.'], [3, '"x" is no address: enter a whole number.']], array_map(fn (array $one): array => [$one['line'], $one['words']], $read->json('errors')));
+        $this->table($starter, "\xFF\xFE", 'addresses')->assertStatus(422);
+        self::assertStringStartsWith('The first line has to name its columns: name, kind, box,', (string) $this->table($starter, "a,b\n", 'addresses')->json('errors.0.words'));
+    }
+
     public function testTheTreeComesOutAsItWasDrawnLast(): void
     {
         $starter = $this->person(Role::Starter);
@@ -88,10 +98,10 @@ final class TreeTest extends FeatureTestCase
         self::assertSame('', TreeDrawing::svg([]));
     }
 
-    private function table(User $person, string $csv): TestResponse
+    private function table(User $person, string $csv, string $path = 'tree'): TestResponse
     {
         app(CurrentCompany::class)->set(null);
 
-        return $this->actingAs($person)->call('POST', '/api/v1/tree', server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json', 'HTTP_X_PERSON' => (string) $person->id], content: $csv);
+        return $this->actingAs($person)->call('POST', "/api/v1/$path", server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json', 'HTTP_X_PERSON' => (string) $person->id], content: $csv);
     }
 }

@@ -87,6 +87,25 @@ test('a tree is taken from a table, once no line of it is wrong', async ({ page 
   expect(file.suggestedFilename()).toMatch(/^tree-\d+\.csv$/)
 })
 
+test('addresses are taken from a table, once no line of it is wrong', async ({ page }) => {
+  await system(page)
+  await question(page, 'Does it start and turn')
+  await openTab(page, 'Addresses')
+  const read = (...lines: string[]) =>
+    page.locator('.tree-file input[type=file]').setInputFiles({
+      name: 'addresses.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(['name,kind,box,address', 'OU1,outdoor,,1', 'B1,box,,51', ...lines].join('\n')),
+    })
+  await read('I1,indoor,B1,7', 'I2,indoor,B4,8')
+  await expect(page.locator('.tree-file')).toContainText('Line 5: "B4" is no box of this table.')
+  await read('I1,indoor,B1,7', 'I2,indoor,B1,7')
+  await page.getByRole('button', { name: 'Take it' }).click()
+  await expect(page.locator('.part', { hasText: 'indoor' })).toHaveCount(2)
+  await choose(page, /^Powered/, 'no')
+  await expect(verdict(page)).toContainText('I2')
+})
+
 test('the charge is figured over every line, and the small room says no before the cylinder is opened', async ({
   page,
 }) => {

@@ -27,21 +27,13 @@ final readonly class TreeTable
 
     public static function read(string $csv): self
     {
-        $lines = preg_split('/\r\n|\n|\r/', str_starts_with($csv, "\u{FEFF}") ? substr($csv, 3) : $csv);
-        $lines = array_filter($lines === false ? [] : $lines, fn (string $line): bool => trim($line) !== '');
-        $first = $lines[array_key_first($lines) ?? 0] ?? '';
-        $separator = substr_count($first, ';') > substr_count($first, ',') ? ';' : ',';
-        [$at, $units] = self::head(self::cells($first, $separator));
+        $table = CsvTable::read($csv);
+        [$at, $units] = self::head($table->head);
         if (! isset($at['name'], $at['kind'])) {
             return new self([], [], [['line' => 1, 'column' => '', 'error' => 'columns', 'value' => implode(', ', self::COLUMNS)]]);
         }
-        $rows = [];
-        foreach (array_slice($lines, 1, null, true) as $i => $line) {
-            $cells = self::cells($line, $separator);
-            $rows[$i + 1] = array_map(fn (int $place): string => trim($cells[$place] ?? ''), $at);
-        }
 
-        return self::of($rows, $units);
+        return self::of($table->by($at), $units);
     }
 
     /**
@@ -163,16 +155,6 @@ final readonly class TreeTable
         $parts = $parts === false ? [] : $parts;
 
         return array_filter($parts, fn (string $part): bool => ! ctype_digit($part)) === [] ? array_map(intval(...), $parts) : null;
-    }
-
-    /**
-     * @param ','|';' $separator
-     * @return list<string>
-     */
-    private static function cells(string $line, string $separator): array
-    {
-        // A spreadsheet is kept from reading "-6 m" as a formula by an apostrophe.
-        return array_map(fn (?string $cell): string => ltrim((string) $cell, "'"), str_getcsv($line, $separator, '"', ''));
     }
 
     private static function said(mixed $value): string

@@ -24,7 +24,7 @@ final class BoundaryTest extends TestCase
         'round' => ['Wording/Formatter.php', 'Check/Field.php'], 'number_format' => ['Wording/Formatter.php'], 'log10' => ['Wording/Formatter.php'], 'rtrim' => ['Wording/Formatter.php', 'Chain/CanonicalJson.php'],
         'is_file' => ['Wording/Phrases.php'], 'dirname' => ['Wording/Phrases.php', 'Power/Ampacity.php', 'Refrigerant/Refrigerant.php', 'Diagnose/Causes.php'],
         'hash' => ['Chain/Chain.php', 'Chain/Seal.php'], 'hash_equals' => ['Chain/Chain.php', 'Chain/RecordProof.php'], 'mb_convert_encoding' => ['Chain/CanonicalJson.php'],
-        'str_getcsv' => ['Logger/LoggerFile.php', 'Vrf/WatchLog.php', 'Vrf/TreeTable.php'], 'preg_quote' => ['Logger/LoggerFile.php'], 'checkdate' => ['Logger/TimeForm.php'],
+        'str_getcsv' => ['Logger/LoggerFile.php', 'Vrf/WatchLog.php', 'Vrf/CsvTable.php'], 'preg_quote' => ['Logger/LoggerFile.php'], 'checkdate' => ['Logger/TimeForm.php'],
         'base64_encode' => ['Chain/Seal.php'], 'base64_decode' => ['Chain/Seal.php'],
         'sodium_crypto_sign_detached' => ['Chain/Seal.php'], 'sodium_crypto_sign_publickey_from_secretkey' => ['Chain/Seal.php'], 'sodium_crypto_sign_verify_detached' => ['Chain/Seal.php'],
     ];

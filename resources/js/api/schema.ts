@@ -1490,6 +1490,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/addresses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readAddresses"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/machines/{machine}/tree.json": {
         parameters: {
             query?: never;
@@ -1692,6 +1708,13 @@ export interface components {
             model: string;
             version: number;
             begun: boolean;
+        };
+        /** @description Addresses as they were read from a table. */
+        DeviceTableView: {
+            devices: {
+                [key: string]: unknown;
+            }[];
+            errors: components["schemas"]["TreeErrorView"][];
         };
         /** @description A fact of the job, asked where it decides. */
         FactView: {
@@ -5721,6 +5744,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TreeTableView"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemView"];
+                };
+            };
+        };
+    };
+    readAddresses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description What is in it, and what is wrong by line */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceTableView"];
                 };
             };
             /** @description Too large */

@@ -61,8 +61,8 @@ export type Row =
     }
   | { row: 'walked' }
   /** A list of which each item has a figure for each of some names: both are named by a field of texts. */
-  /** A table of the whole tree, read from a file. */
-  | { row: 'treeFile' }
+  /** A table of the whole tree, or of all addresses, read from a file. */
+  | { row: 'treeFile'; of: 'tree' | 'addresses' }
   /** What the system's controller shows now, where one answers. */
   | { row: 'live'; of: 'commission' | 'plan' | 'zones' }
   | { row: 'matrix'; list: string; member: string; names: string }

@@ -386,6 +386,8 @@ export default {
     data: 'As JSON',
     large: 'PDF on A3',
     hint: 'A line each unit, joint and box: name, kind, from, length, rise, liquid, gas, ports, capacity, capped, room, address.',
+    hintAddresses: 'A line each unit and box: name, kind, box, address, group, main, bus.',
+    foundAddresses: 'nothing | one unit or box | {n} units and boxes',
     found: '{nodes} units, joints and boxes, {pipes} pipes.',
     take: 'Take it',
     wrong: 'Nothing was taken. One line is wrong: | Nothing was taken. {n} lines are wrong:',

@@ -129,7 +129,7 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
       </fieldset>
       <OptionalRow v-else-if="row.row === 'optional'" :group="row.group" />
       <TableRow v-else-if="row.row === 'table'" :of="row" />
-      <TreeFileRow v-else-if="row.row === 'treeFile'" />
+      <TreeFileRow v-else-if="row.row === 'treeFile'" :of="row.of" />
       <LiveRow v-else-if="row.row === 'live'" :of="row.of" />
       <MatrixRow v-else-if="row.row === 'matrix'" :of="row" />
       <WalkedRow v-else />

@@ -8,13 +8,17 @@ import { useMachine } from '@/stores/machine'
 import { useBench } from '../bench'
 import { draftOf } from '../entered'
 
-/** A tree from a table: looked at first, with what is wrong by line, and taken whole or not at all. */
+/** A tree, or the addresses, from a table: looked at first, with what is wrong by line, and taken whole or not at all. */
+const props = defineProps<{ of: 'tree' | 'addresses' }>()
 const bench = useBench()
 const machine = useMachine()
 const { t } = useI18n()
-const read = ref<Schemas['TreeTableView'] | null>(null)
+type Found = { errors: Schemas['TreeErrorView'][] } & Record<string, unknown>
+const read = ref<Found | null>(null)
 const failure = ref('')
-const LISTS = ['nodes', 'pipes']
+const LISTS = props.of === 'tree' ? ['nodes', 'pipes'] : ['devices']
+const named = LISTS[0] ?? ''
+const listOf = (name: string) => (read.value?.[name] ?? []) as { id?: unknown }[]
 const FILES = computed(() => {
   const at = `/api/v1/machines/${machine.view?.id}`
   return { save: `${at}/tree.csv`, data: `${at}/tree.json`, large: `${at}/pages/tree.pdf?paper=a3` }
@@ -27,30 +31,30 @@ async function look(event: Event) {
   read.value = null
   if (file === undefined) return
   try {
-    read.value = await post<Schemas['TreeTableView']>('tree', new Blob([await file.text()]))
+    read.value = await post<Found>(props.of, new Blob([await file.text()]))
   } catch (error) {
     failure.value = wordsOf(error)
   }
   box.value = ''
 }
 
-/** What stood there of the tree goes; the rest of the bench stays as it is typed. */
+/** What stood there of it goes; the rest of the bench stays as it is typed. */
 function take() {
   const check = bench.checks.value[0]
   if (check === undefined || read.value === null) return
   const draft = bench.draft.value
-  const isTree = (place: string) => LISTS.includes(place.split('.')[0] ?? '')
-  const input = { nodes: read.value.nodes, pipes: read.value.pipes }
+  const isOfIt = (place: string) => LISTS.includes(place.split('.')[0] ?? '')
+  const input = Object.fromEntries(LISTS.map((list) => [list, listOf(list)]))
   const taken = draftOf(check, bench.prefill.value, input)
-  const names = new Set(read.value.nodes.map((node) => String((node as { id?: unknown }).id)))
-  const known = (bench.prefill.value['nodes'] as { id?: unknown }[] | undefined) ?? []
-  const gone = known.map((node) => String(node.id)).filter((id) => !names.has(id))
+  const names = new Set(listOf(named).map((one) => String(one.id)))
+  const known = (bench.prefill.value[named] as { id?: unknown }[] | undefined) ?? []
+  const gone = known.map((one) => String(one.id)).filter((id) => !names.has(id))
   draft.values = {
-    ...Object.fromEntries(Object.entries(draft.values).filter(([place]) => !isTree(place))),
-    ...Object.fromEntries(Object.entries(taken.values).filter(([place]) => isTree(place))),
-    ...Object.fromEntries(gone.map((id) => [`nodes.${id}`, false])),
+    ...Object.fromEntries(Object.entries(draft.values).filter(([place]) => !isOfIt(place))),
+    ...Object.fromEntries(Object.entries(taken.values).filter(([place]) => isOfIt(place))),
+    ...Object.fromEntries(gone.map((id) => [`${named}.${id}`, false])),
   }
-  draft.rows = { ...draft.rows, nodes: taken.rows['nodes'] ?? [], pipes: taken.rows['pipes'] ?? [] }
+  draft.rows = { ...draft.rows, ...Object.fromEntries(LISTS.map((list) => [list, taken.rows[list] ?? []])) }
   read.value = null
 }
 </script>
@@ -61,13 +65,15 @@ function take() {
       <label class="press small pick"
         >{{ t('treeFile.pick') }}<input type="file" accept=".csv,text/csv" @change="look"
       /></label>
-      <template v-if="machine.view && machine.view.tape.some((one) => one.check === 'vrf.topology')">
+      <template
+        v-if="of === 'tree' && machine.view && machine.view.tape.some((one) => one.check === 'vrf.topology')"
+      >
         <a v-for="(address, word) in FILES" :key="word" class="press small" :href="address">{{
           t(`treeFile.${word}`)
         }}</a>
       </template>
     </div>
-    <p class="hint">{{ t('treeFile.hint') }}</p>
+    <p class="hint">{{ t(of === 'tree' ? 'treeFile.hint' : 'treeFile.hintAddresses') }}</p>
     <div v-if="read && read.errors.length > 0" role="alert" class="wrong">
       <p>{{ t('treeFile.wrong', read.errors.length) }}</p>
       <ul>
@@ -77,7 +83,11 @@ function take() {
       </ul>
     </div>
     <p v-else-if="read" class="found">
-      {{ t('treeFile.found', { nodes: read.nodes.length, pipes: read.pipes.length }) }}
+      {{
+        of === 'tree'
+          ? t('treeFile.found', { nodes: listOf('nodes').length, pipes: listOf('pipes').length })
+          : t('treeFile.foundAddresses', listOf('devices').length)
+      }}
       <button type="button" class="press small" @click="take">{{ t('treeFile.take') }}</button>
     </p>
     <p v-if="failure" class="wrong" role="alert">{{ failure }}</p>

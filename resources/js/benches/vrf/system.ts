@@ -27,7 +27,7 @@ const tree = (id: string, subject: string, sketch?: Component): BenchSpec => ({
   over: true,
   parts: [{ check: 'vrf.topology', subject }],
   rows: [
-    { row: 'treeFile' },
+    { row: 'treeFile', of: 'tree' },
     table(
       'nodes',
       [
@@ -70,6 +70,7 @@ export const addresses: BenchSpec = {
   parts: [{ check: 'vrf.addresses', subject: 'machine' }],
   rows: [
     words('powered'),
+    { row: 'treeFile', of: 'addresses' },
     table(
       'devices',
       [

@@ -76,4 +76,12 @@ final class TreeTableTest extends TestCase
             self::assertSame(['columns'], array_column(TreeTable::read($csv)->errors, 'error'), $csv);
         }
     }
+
+    public function testOnlyTheFirstOutdoorUnitHangsOnNothing(): void
+    {
+        $told = fn (string ...$lines): array => array_column(TreeTable::read(self::HEAD . "\n" . implode("\n", $lines) . "\n")->errors, 'error', 'line');
+        self::assertSame([], $told('O,outdoor,,,,,,,28,,,,,,,'));
+        self::assertSame([2 => 'no_length'], array_diff_key($told('T,joint,,,,,,,,,,,,,,', 'O,outdoor,T,3,,,,,28,,,,,,,'), [3 => 1]), 'a joint at the head of the table');
+        self::assertSame([3 => 'no_length'], $told('O,outdoor,,,,,,,28,,,,,,,', 'O2,outdoor,,,,,,,28,,,,,,,'), 'a further module feeds a joint');
+    }
 }

@@ -36,6 +36,19 @@ final class DeviceTableTest extends TestCase
         }
     }
 
+    public function testWithAsManySemicolonsAsCommasTheCommasCount(): void
+    {
+        self::assertSame([['id' => 'I1', 'kind' => 'indoor']], DeviceTable::read("name,kind,a;b;c\nI1,indoor,x\n")->devices);
+    }
+
+    public function testARangeOfOneAddressIsOne(): void
+    {
+        $devices = DeviceTable::read(self::TABLE)->devices;
+        $range = fn (int $min, int $max): array => ['devices' => $devices, 'powered' => false, 'ranges' => ['box' => ['min' => $min, 'max' => $max]]];
+        self::assertSame('', self::refused('vrf.addresses', $range(51, 51))[0]);
+        self::assertSame('ranges.box.max', self::refused('vrf.addresses', $range(52, 51))[0]);
+    }
+
     /** @return iterable<string, array{string, array{int, string, string, string}}> a line more, and what is wrong with it */
     public static function wrong(): iterable
     {

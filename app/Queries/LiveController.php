@@ -9,6 +9,7 @@ use App\Refusals\Refusal;
 use App\Support\ControllerLine;
 use App\Views\ControllerUnitView;
 use App\Views\ControllerView;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Quantity\Quantity;
 use IronStart\Core\Vrf\AsDrawn;
@@ -25,10 +26,11 @@ final class LiveController
 
     public function of(Machine $machine): ControllerView
     {
-        $system = $this->line->isThere() ? $this->system($machine) : null;
+        $past = $this->past->of($machine);
+        $system = $this->system($machine, $past);
         $answer = $system === null ? null : $this->line->ask($system);
 
-        return $answer === null ? self::none($system !== null) : self::told($answer[0], $this->zones($machine));
+        return $answer === null ? self::none($system !== null) : self::told($answer[0], self::zones($past));
     }
 
     /**
@@ -37,7 +39,8 @@ final class LiveController
      */
     public function press(Machine $machine, string $press, array $units, string $mode): ControllerView
     {
-        $system = $this->line->isThere() ? $this->system($machine) : null;
+        $past = $this->past->of($machine);
+        $system = $this->system($machine, $past);
         $answers = $system === null ? null : $this->line->ask($system, ['ask' => 'press', 'system' => $system['system'], 'press' => $press, 'units' => $units, 'mode' => $mode]);
         if ($answers === null) {
             throw Refusal::conflict('The controller does not answer. Type what its display shows.');
@@ -47,29 +50,28 @@ final class LiveController
             throw Refusal::field('press', $press, $error);
         }
 
-        return self::told($answers[1], $this->zones($machine));
+        return self::told($answers[1], self::zones($past));
     }
 
     /** @return array<string, string> what each indoor unit serves, by its name */
-    private function zones(Machine $machine): array
+    private static function zones(Past $past): array
     {
-        $past = $this->past->of($machine);
-
         return array_combine(AsDrawn::indoor($past), AsDrawn::zones($past));
     }
 
-    /** @return array<string, mixed>|null what makes the system known to its controller */
-    private function system(Machine $machine): ?array
+    /** @return array<string, mixed>|null what makes the system known to its controller; null where it has none */
+    private function system(Machine $machine, Past $past): ?array
     {
-        $script = Standings::sheet($machine)->figure('vrf.script', 'machine');
-        $boxes = array_map(fn (array $box): array => $box['indoor'], AsDrawn::boxes($this->past->of($machine)));
-        if (! is_array($script) || $script === [] || $boxes === []) {
+        // Whoever has no script asks for nothing of the record.
+        $script = $this->line->isThere() ? Standings::sheet($machine)->figure('vrf.script', 'machine') : null;
+        $boxes = is_array($script) && $script !== [] ? array_map(fn (array $box): array => $box['indoor'], AsDrawn::boxes($past)) : [];
+        if (! is_array($script) || $boxes === []) {
             return null;
         }
 
         $script = array_map(fn (mixed $step): array => [
-                'code' => self::text($step, 'code'), 'passes_when' => self::text($step, 'passes_when'), 'wait' => self::minutes($step),
-                'faults' => array_map(fn (mixed $fault): string => self::text($fault, 'code'), is_array($step) && is_array($step['on_fault'] ?? null) ? array_values($step['on_fault']) : []),
+            'code' => self::text($step, 'code'), 'passes_when' => self::text($step, 'passes_when'), 'wait' => self::minutes($step),
+            'faults' => array_map(fn (mixed $fault): string => self::text($fault, 'code'), is_array($step) && is_array($step['on_fault'] ?? null) ? array_values($step['on_fault']) : []),
         ], array_values($script));
         // Another tree or another script is another system.
         $digest = substr(hash('sha256', json_encode([$script, $boxes, $machine->getAttribute('created_at')], JSON_THROW_ON_ERROR)), 0, 16);

@@ -8,7 +8,8 @@ import { useUnits } from './units'
 
 /**
  * The piping of a system from its outdoor units to every indoor unit: a column for each step, a line for each indoor
- * unit with what it ran at; pressed, it tells the rest and leads to its benches. Below it every limit of the sheet, with how near the nearest path comes; the one at hand is drawn strong.
+ * unit with what it ran at; pressed, it tells the rest and leads to its benches. Below it every limit of the sheet, with
+ * how near the nearest path comes; the one at hand is drawn strong.
  */
 const props = defineProps<{ drawing: Extract<Drawing, { shape: 'tree' }> }>()
 const { t } = useI18n()
@@ -29,10 +30,20 @@ const go = inject(GOING, undefined)
 /** The indoor unit that was pressed. */
 const chosen = ref('')
 const atHand = computed(() => tree.value.nodes.find((node) => node.id === chosen.value))
-const unit = computed(() => units.value(chosen.value))
+/** What is known of each, looked up once. */
+const known = computed(
+  () =>
+    new Map(
+      tree.value.nodes
+        .filter((node) => node.kind === 'indoor')
+        .map((node) => [node.id, units.value(node.id)]),
+    ),
+)
+const of = (id: string) => known.value.get(id) ?? units.value(id)
+const unit = computed(() => of(chosen.value))
 const choose = (id: string) => (chosen.value = chosen.value === id ? '' : id)
 const ran = (id: string) => {
-  const { temperatures, unit: sign } = units.value(id)
+  const { temperatures, unit: sign } = of(id)
   return temperatures.some((text) => text !== '')
     ? `${temperatures.map((text) => text || '–').join(' ')} ${sign}`
     : ''
@@ -42,7 +53,7 @@ const told = (node: Placed) =>
     node.id,
     node.room,
     ran(node.id),
-    units.value(node.id).items.length > 0 ? t('tree.left', units.value(node.id).items.length) : '',
+    of(node.id).items.length > 0 ? t('tree.left', of(node.id).items.length) : '',
   ]
     .filter(Boolean)
     .join(', ')
@@ -108,16 +119,14 @@ const width = (share: number) => `${Math.round((100 * Math.min(FULL, share)) / F
             <text :x="node.x + 28" :y="node.y + (ran(node.id) === '' ? 5 : 0)" class="name">
               {{ node.id }}
               <tspan class="more" dx="6">{{ said(node) }}</tspan>
-              <tspan v-if="units(node.id).items.length > 0" class="left" dx="6">
-                {{ t('tree.left', units(node.id).items.length) }}
+              <tspan v-if="of(node.id).items.length > 0" class="left" dx="6">
+                {{ t('tree.left', of(node.id).items.length) }}
               </tspan>
             </text>
             <text v-if="ran(node.id)" :x="node.x + 28" :y="node.y + 12" class="ran">
-              <tspan :class="units(node.id).passed === false ? 'failed' : 'passed'">
+              <tspan :class="of(node.id).passed === false ? 'failed' : 'passed'">
                 {{
-                  units(node.id).passed === undefined
-                    ? ''
-                    : t(units(node.id).passed ? 'tree.ran' : 'tree.failed')
+                  of(node.id).passed === undefined ? '' : t(of(node.id).passed ? 'tree.ran' : 'tree.failed')
                 }}
               </tspan>
               {{ ran(node.id) }}

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import { useI18n } from 'vue-i18n'
+import FilePick from '@/components/FilePick.vue'
 
 /** A text of many lines: it comes out of a file, or is pasted. */
 defineProps<{ label: string; help: string; problem: string }>()
@@ -11,11 +12,8 @@ const id = useId()
 const SHOWN = 6
 const lines = computed(() => (text.value === '' ? 0 : text.value.trimEnd().split('\n').length))
 const head = computed(() => text.value.split('\n', SHOWN).join('\n'))
-async function read(event: Event) {
-  const box = event.target as HTMLInputElement
-  const file = box.files?.[0]
-  if (file !== undefined) text.value = await file.text()
-  box.value = ''
+async function read(file: File) {
+  text.value = await file.text()
 }
 function pasted(event: ClipboardEvent) {
   event.preventDefault()
@@ -29,9 +27,7 @@ function pasted(event: ClipboardEvent) {
       >{{ label }}<small v-if="help">{{ help }}</small></label
     >
     <div class="picks">
-      <label class="press small pick"
-        >{{ t('fileCell.pick') }}<input type="file" accept=".csv,text/csv,text/plain" @change="read"
-      /></label>
+      <FilePick :text="t('fileCell.pick')" accept=".csv,text/csv,text/plain" @pick="read" />
       <button v-if="lines > 0" type="button" class="press small" @click="text = ''">
         {{ t('fileCell.drop') }}
       </button>
@@ -69,22 +65,6 @@ small {
   flex-wrap: wrap;
   align-items: center;
   gap: 8px;
-}
-.pick {
-  position: relative;
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-  cursor: pointer;
-}
-.pick input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-}
-.pick:focus-within {
-  outline: 3px solid var(--forge);
-  outline-offset: 2px;
 }
 textarea {
   width: 100%;

@@ -32,13 +32,9 @@ const now = ref(Date.now())
 
 const id = computed(() => machine.view?.id ?? null)
 const away = computed(() => view.value?.indoor.filter((unit) => !unit.ready) ?? [])
-const called = computed(() => view.value?.indoor.filter((unit) => unit.called).map((unit) => unit.id) ?? [])
-const calledNames = computed(() =>
-  (view.value?.indoor ?? [])
-    .filter((unit) => unit.called)
-    .map((unit) => (props.of === 'zones' ? unit.zone : unit.id))
-    .join(', '),
-)
+const running = computed(() => view.value?.indoor.filter((unit) => unit.called) ?? [])
+const called = computed(() => running.value.map((unit) => unit.id))
+const nameOf = (unit: View['indoor'][number]) => (props.of === 'zones' ? unit.zone : unit.id)
 const minutes = computed(() =>
   before.value === null ? 0 : ((now.value - before.value.at) / MINUTE_MS) * (view.value?.speed ?? 1),
 )
@@ -159,7 +155,7 @@ function takeCall() {
           <span v-else>{{
             called.length === 0
               ? t('live.nobody')
-              : t('live.called', { units: calledNames, minutes: Math.floor(minutes) })
+              : t('live.called', { units: running.map(nameOf).join(', '), minutes: Math.floor(minutes) })
           }}</span>
         </p>
         <div v-if="session.may('record')" class="presses">
@@ -215,7 +211,7 @@ function takeCall() {
             :aria-pressed="unit.called"
             @click="call(unit.id)"
           >
-            {{ of === 'zones' ? unit.zone : unit.id }}
+            {{ nameOf(unit) }}
             <small>{{ unit.liquidPipe.replace(' degC', ' °C') }}</small>
           </button>
           <button

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/api/client'
+import FilePick from '@/components/FilePick.vue'
 import { wordsOf } from '@/lib/failure'
 import { post } from '@/lib/post'
 import { useMachine } from '@/stores/machine'
@@ -24,18 +25,14 @@ const FILES = computed(() => {
   return { save: `${at}/tree.csv`, data: `${at}/tree.json`, large: `${at}/pages/tree.pdf?paper=a3` }
 })
 
-async function look(event: Event) {
-  const box = event.target as HTMLInputElement
-  const file = box.files?.[0]
+async function look(file: File) {
   failure.value = ''
   read.value = null
-  if (file === undefined) return
   try {
     read.value = await post<Found>(props.of, new Blob([await file.text()]))
   } catch (error) {
     failure.value = wordsOf(error)
   }
-  box.value = ''
 }
 
 /** What stood there of it goes; the rest of the bench stays as it is typed. */
@@ -62,9 +59,7 @@ function take() {
 <template>
   <div class="tree-file">
     <div class="picks">
-      <label class="press small pick"
-        >{{ t('treeFile.pick') }}<input type="file" accept=".csv,text/csv" @change="look"
-      /></label>
+      <FilePick :text="t('treeFile.pick')" accept=".csv,text/csv" @pick="look" />
       <template
         v-if="of === 'tree' && machine.view && machine.view.tape.some((one) => one.check === 'vrf.topology')"
       >
@@ -103,21 +98,6 @@ function take() {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-.pick {
-  position: relative;
-  display: inline-flex;
-  align-items: center;
-  cursor: pointer;
-}
-.pick input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-}
-.pick:focus-within {
-  outline: 3px solid var(--forge);
-  outline-offset: 2px;
 }
 .hint {
   margin: 6px 0 0;

@@ -73,7 +73,7 @@ final class MachineScreen
             ready: self::ready($rows, $standing->tape),
             signOff: SignOffs::of($rows, $standing->tape),
             digest: $machine->digest,
-            plate: (object) $this->prefill->plate($machine),
+            plate: (object) $this->prefill->plate($machine, $past),
             fans: Standings::sheet($machine)->fans(),
             version: $machine->version,
             tooEarly: self::tooEarly($standing),

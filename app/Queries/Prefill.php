@@ -43,6 +43,9 @@ final class Prefill
     /** Of a system it is read at one indoor unit after the other. */
     private const BY_INDOOR = 'air.split';
 
+    /** It sets the new one beside the one the sheet is of. */
+    private const OF_THE_OLD_COMPRESSOR = 'compressor.match';
+
     /** Its answers come out of the record of the other checks. */
     private const FORM = 'entry.maker_form';
 
@@ -66,7 +69,7 @@ final class Prefill
     public function of(Machine $machine, User $person, Past $past, Collection $rows): array
     {
         $filled = [];
-        ['figures' => $figures, 'else' => $else] = $this->given($machine);
+        ['figures' => $figures, 'else' => $else] = $this->given($machine, $past);
         foreach ($figures as $id => $subjects) {
             $check = $this->judge->registry->get($id);
             $ofReader = self::ofReader($else[$id] ?? [], $machine, $person);
@@ -97,9 +100,14 @@ final class Prefill
      *
      * @return array<string, mixed>
      */
-    public static function fromSheet(Check $check, Machine $machine, string $subject): array
+    public static function fromSheet(Check $check, Machine $machine, Past $past, string $subject): array
     {
-        return in_array($check->id(), self::COMES_OUT, true) && self::isReplaced($machine) ? [] : self::filled($check->id(), $check->fields(), Standings::sheet($machine), $subject);
+        if (in_array($check->id(), self::COMES_OUT, true) && self::isReplaced($machine)) {
+            return [];
+        }
+        $plates = $past->newCompressors();
+
+        return self::filled($check->id(), $check->fields(), Standings::sheet($machine)->renewed($check->id() === self::OF_THE_OLD_COMPRESSOR ? self::others($plates, $subject) : $plates), $subject);
     }
 
     /**
@@ -132,15 +140,23 @@ final class Prefill
     }
 
     /** @return array<string, array<string, array<string, string>>> figures of the sheet by check, subject and field */
-    public function plate(Machine $machine): array
+    public function plate(Machine $machine, Past $past): array
     {
-        return $this->given($machine)['plate'];
+        return $this->given($machine, $past)['plate'];
     }
 
     /** @return Given */
-    private function given(Machine $machine): array
+    private function given(Machine $machine, Past $past): array
     {
-        $given = $this->ofSheet($machine);
+        $plates = $past->newCompressors();
+        $given = $this->ofSheet($machine, $plates);
+        foreach (array_keys($plates) as $name) {
+            $subject = "compressor:$name";
+            $beside = $this->ofSheet($machine, self::others($plates, $subject));
+            foreach (['figures', 'plate'] as $of) {
+                $given[$of][self::OF_THE_OLD_COMPRESSOR][$subject] = $beside[$of][self::OF_THE_OLD_COMPRESSOR][$subject] ?? [];
+            }
+        }
         if (! self::isReplaced($machine)) {
             return $given;
         }
@@ -152,6 +168,17 @@ final class Prefill
         return $given;
     }
 
+    /**
+     * What the old one is matched by: its own plate, and those of the new ones beside it.
+     *
+     * @param array<string, array<array-key, mixed>> $plates
+     * @return array<string, array<array-key, mixed>>
+     */
+    private static function others(array $plates, string $subject): array
+    {
+        return array_diff_key($plates, [substr($subject, strlen('compressor:')) => 1]);
+    }
+
     /** Whether another unit comes out than the one the sheet is of. */
     private static function isReplaced(Machine $machine): bool
     {
@@ -160,13 +187,15 @@ final class Prefill
         return ! $job->start_up_only && $job->type !== JobType::Compressor->value && ! in_array('module_change', $job->facts, true);
     }
 
-    /** @return Given */
-    private function ofSheet(Machine $machine): array
+    /**
+     * @param array<string, array<array-key, mixed>> $plates of new compressors
+     * @return Given
+     */
+    private function ofSheet(Machine $machine, array $plates): array
     {
-        $body = $machine->loadMissing('sheet')->sheet->body ?? [];
-        $key = 'sheet.' . md5(config('iron.build') . "\n" . json_encode($body, JSON_THROW_ON_ERROR));
+        $key = 'sheet.' . md5(config('iron.build') . "\n" . json_encode([$machine->loadMissing('sheet')->sheet->body ?? [], $plates], JSON_THROW_ON_ERROR));
 
-        return $this->given[$key] ??= $this->cache->store('sheets')->remember($key, self::KEPT, fn (): array => $this->workedOut(new EquipmentSheet($body)));
+        return $this->given[$key] ??= $this->cache->store('sheets')->remember($key, self::KEPT, fn (): array => $this->workedOut(Standings::sheet($machine)->renewed($plates)));
     }
 
     /** @return Given */

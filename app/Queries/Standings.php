@@ -121,6 +121,7 @@ final class Standings
             ->orderBy('entries.placed_at')->orderBy('entries.at')
             ->select(['entries.machine_id', 'entries.at', 'entries.kind', 'entries.user_id', 'entries.about', 'entries.details', 'entries.reason', 'entries.out_of_order', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'suspect_marks.target_at', 'overrides.gate', 'overrides.role'])
             ->selectRaw('verdicts.said->>\'headline\' AS headline, verdicts.said->\'next\'->>0 AS next')
+            ->selectRaw(TapeState::FAILED)
             ->toBase()->get();
     }
 
@@ -151,6 +152,7 @@ final class Standings
         $job = $machine->job;
         $circuits = $sheet->circuits();
         $type = JobType::from($job->type);
+        $compressors = array_merge([], ...array_map(fn (array $c): array => $c['compressors'], $circuits));
         // The old unit of a replacement has a sheet of its own, if any: what it ships with opens the new one's circuits.
         $opened = $sheet->opened();
 
@@ -160,10 +162,9 @@ final class Standings
             array_values(array_map(intval(...), $job->asked)),
             FactPlace::together($job->facts, $machine->facts, $sheet->facts()),
             array_map(fn (array $c): string => $c['name'], $circuits),
-            array_merge([], ...array_map(fn (array $c): array => $c['compressors'], $circuits)),
+            $compressors,
             $opened,
-            // Where the job is a compressor change all of them are asked for; elsewhere one that was matched is a new one.
-            $type === JobType::Compressor || in_array('module_change', $job->facts, true) ? [] : $state->namedIn('compressor', 'compressor.match'),
+            $state->changed($compressors, $type === JobType::Compressor || in_array('module_change', $job->facts, true)),
             [],
             $state->namedIn('indoor', 'air.split', 'condensate.float'),
             $state->namedIn('indoor', 'air.static', 'condensate.trap'),

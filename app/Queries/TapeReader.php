@@ -51,7 +51,7 @@ final class TapeReader
             ->toBase()
             ->select(['entries.at', 'entries.kind', 'entries.user_id', 'users.name as who', 'entries.device_at', 'entries.recorded_at', 'entries.placed_at', 'entries.correction_ms', 'entries.about', 'entries.details', 'suspect_marks.target_at', 'entries.supersedes', 'entries.out_of_order', 'entries.reason',
                 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.marginal', 'verdicts.codes', 'verdicts.input', 'verdicts.said',
-                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened', 'kept.what as kept', 'put_backs_left.reason as left', 'put_backs_left.owner', 'put_backs_left.due', 'overrides.gate', 'overrides.role'])->get()
+                'notes.text as note', 'put_back_closings.word', 'put_backs.what', 'opened.what as opened', 'kept.what as kept', 'put_backs_left.reason as left', 'put_backs_left.owner', 'put_backs_left.due', 'overrides.gate', 'overrides.role'])->selectRaw(TapeState::FAILED)->get()
             ->each(function (\stdClass $row): void {
                 $row->said = (array) json_decode($row->said ?? '{}', true);
                 [$row->headline, $row->next, $row->values] = [$row->said['headline'] ?? null, $row->said['next'][0] ?? null, $row->said['values'] ?? []];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use IronStart\Core\Entry\PartFailed;
 use IronStart\Core\Gate\CheckTable;
 use IronStart\Core\Gate\Job;
 use IronStart\Core\Gate\Recorded;
@@ -20,11 +21,17 @@ final class TapeState
     /** The entries the gates look at. */
     public const KINDS = ['check', 'suspect', 'override', 'part_disabled', 'part_enabled', 'item_opened', 'item_owned', 'item_done', 'signed', 'supply_work', 'reviewed', 'ready_asked', 'ready_answered'];
 
+    /** What failed, as it was written: the one thing of an input that a tape's state is made of. */
+    public const FAILED = "CASE WHEN verdicts.check = 'entry.part_failed' THEN verdicts.input->>'what' END AS failed";
+
     /** What a signature must come after: everything that says something of the machine. */
     private const SAYS = ['check', 'override', 'part_disabled', 'part_enabled', 'item_opened', 'item_owned', 'item_done', 'supply_work', 'suspect'];
 
     /** @var list<Recorded> */
     public array $recorded = [];
+
+    /** @var list<string> what failed, as it was written */
+    public array $failed = [];
 
     /** @var list<array{gate: int, role: string, reason: string, at: float}> */
     public array $overrides = [];
@@ -104,6 +111,18 @@ final class TapeState
         return array_map(strval(...), array_keys($names));
     }
 
+    /**
+     * The compressors that are new on this job: those that were matched, and, where compressors are what it changes,
+     * those that failed.
+     *
+     * @param list<string> $compressors of the machine
+     * @return list<string>
+     */
+    public function changed(array $compressors, bool $isChange): array
+    {
+        return [...($isChange ? PartFailed::compressors($this->failed, $compressors) : []), ...$this->namedIn('compressor', 'compressor.match')];
+    }
+
     /** @return array<string, array{subject: string, complete: bool, at: float}> tags as the gates take them */
     public function disabled(): array
     {
@@ -170,6 +189,9 @@ final class TapeState
 
     private function check(\stdClass $row, int $rank, bool $suspect): void
     {
+        if (! $suspect && $row->failed !== null) {
+            $this->failed[] = $row->failed;
+        }
         if (! CheckTable::has($row->check)) {
             return;
         }

@@ -40,7 +40,7 @@ test('the tree is drawn once, and everything after it knows it', async ({ page }
   await expect(page.locator('.changes')).toContainText('J2 › B3 13.5 m, planned 12 m')
 
   // One unit farther than the sheet allows is said with its path, before anything is recorded.
-  const run = page.locator('.part', { hasText: 'B3, I9' })
+  const run = page.getByRole('group', { name: 'I9', exact: true })
   await run.getByLabel(/^Length/).fill('21')
   await expect(verdict(page)).toContainText('J1 > J2 > B3 > I9')
   await expect(verdict(page)).toContainText('after the first joint')
@@ -77,7 +77,7 @@ test('a tree is taken from a table, once no line of it is wrong', async ({ page 
   await expect(page.locator('.tree .node.indoor')).toHaveCount(ROOMS.length)
   await read(rows)
   await expect(page.locator('.tree-file')).toContainText('4 units, joints and boxes, 3 pipes.')
-  await page.getByRole('button', { name: 'Take it' }).click()
+  await page.getByRole('button', { name: 'Take it', exact: true }).click()
   await expect(page.locator('.tree .node.indoor')).toHaveCount(2)
   await expect(page.locator('.tree .node.indoor').first()).toContainText('Press hall')
   const [file] = await Promise.all([

@@ -13,7 +13,7 @@ namespace IronStart\Core\Check;
 final class Past
 {
     /** Checks that another one draws on; the rest is never read. */
-    public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'power.lockout', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
+    public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'power.lockout', 'compressor.windings', 'compressor.insulation', 'compressor.acid', 'compressor.match',
         'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap', 'entry.first_step', 'entry.service_mode', 'entry.breaker_tripped', 'run.warm_up',
         'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account', 'vrf.topology', 'vrf.addresses', 'vrf.warm_up', 'vrf.commission', 'vrf.run_plan', 'vrf.crossed_zones', 'vrf.charge'];
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
@@ -199,6 +199,24 @@ final class Past
         $feed = $this->read()->feed;
 
         return $feed === null ? null : $feed();
+    }
+
+    /**
+     * The plates of compressors that came new into the machine, as each was matched last. Where the match was a stop
+     * nothing runs before somebody stands for it, and then it is this one.
+     *
+     * @return array<string, array<array-key, mixed>> by name, as they were read
+     */
+    public function newCompressors(): array
+    {
+        $plates = [];
+        foreach ($this->read()->recorded as $one) {
+            if ($one['check'] === 'compressor.match' && $one['status'] !== 'open' && is_array($one['input']['new'] ?? null) && str_starts_with($one['subject'], 'compressor:')) {
+                $plates[substr($one['subject'], strlen('compressor:'))] = $one['input']['new'];
+            }
+        }
+
+        return $plates;
     }
 
     /**

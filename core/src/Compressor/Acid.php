@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace IronStart\Core\Compressor;
 
 use IronStart\Core\Check\Check;
+use IronStart\Core\Check\DrawsOnRecord;
 use IronStart\Core\Check\Field;
 use IronStart\Core\Check\Input;
 use IronStart\Core\Check\Missing;
 use IronStart\Core\Check\NoContradictions;
+use IronStart\Core\Check\Past;
 use IronStart\Core\Quantity\Kind;
 use IronStart\Core\Verdict\Finding;
 use IronStart\Core\Verdict\Judgement;
@@ -21,7 +23,7 @@ use IronStart\Core\Verdict\Value;
  * The severe plan is a watch and no stop: the signs of the dead compressor never change, so a stop could
  * never be lifted; the plan's work is what lifts it.
  */
-final class Acid implements Check
+final class Acid implements Check, DrawsOnRecord
 {
     use NoContradictions;
 
@@ -49,6 +51,14 @@ final class Acid implements Check
             Field::flag('lines_reused')->needed(),
             Field::quantity('open_time', Kind::Time, 'min', 0)->positive()->fromSheet('circuit.open_time'),
         ];
+    }
+
+    /** What was told of the oil and the failure when the way out was decided. */
+    public static function bringsIn(Past $past, string $subject): array
+    {
+        $told = $past->last('refrigerant.way_out', 'machine')['input'] ?? [];
+
+        return array_filter(['oil_acid' => $told['acid'] ?? null, 'failure' => $told['failure'] ?? null], fn (mixed $word): bool => ! in_array($word, [null, 'not_tested', 'unknown'], true));
     }
 
     public function judge(Input $in): Judgement

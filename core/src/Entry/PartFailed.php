@@ -37,6 +37,24 @@ final class PartFailed implements Check
         ];
     }
 
+    /**
+     * The compressors among what failed: each that is named first, not one whose contactor or heater it was.
+     *
+     * @param list<string> $said  what failed, as it was written
+     * @param list<string> $names of the machine's compressors
+     * @return list<string> in the order of the machine
+     */
+    public static function compressors(array $said, array $names): array
+    {
+        $first = array_map(fn (string $one): string => mb_strtolower(trim((preg_split('/[,;:(]|\.(\s|$)/', $one) ?: [''])[0]), 'UTF-8'), $said);
+
+        return array_values(array_filter($names, function (string $name) use ($first): bool {
+            $name = mb_strtolower($name, 'UTF-8');
+
+            return array_intersect([$name, "compressor $name", "$name compressor"], $first) !== [];
+        }));
+    }
+
     public function judge(Input $in): Judgement
     {
         if ($in->missing !== []) {

@@ -26,6 +26,13 @@ final readonly class EquipmentSheet
     /** Kinds whose blower is another unit's. */
     private const WITHOUT_BLOWER = ['condensing', 'vrf_outdoor'];
     private const WORKED_OUT = ['motors', 'controls.settings', 'electrical.plate_voltage', 'electrical.stored_energy', 'electrical.bus_wait', 'electrical.locked_rotor_amps', 'circuit.factory_charge', 'first_start', 'off_time', 'diodes_in', 'diodes_out', 'compressors', 'dials', 'drives', 'motor_taps', 'compressor.oil', 'compressor.other_amps', 'compressor.other_largest'];
+    /** What a compressor's plate says, by where it stands on a sheet; the rest of a motor goes with the old one. */
+    private const PLATE = ['kind' => 'kind', 'start' => 'drive', 'phases' => 'phases', 'rla' => 'amps', 'lra' => 'locked_rotor_amps', 'oil' => 'oil', 'capacity' => 'capacity', 'suction' => 'suction', 'discharge' => 'discharge'];
+    /** How it stays connected, and what its shell needs. */
+    private const STAYS = ['name' => 1, 'kind' => 1, 'drive' => 1, 'phases' => 1, 'runs_in' => 1, 'bus_wait' => 1, 'dial' => 1, 'crankcase_watts' => 1, 'crankcase_volts' => 1];
+    /** A rolling piston pumps one way only, as a scroll does. */
+    private const TURNS_AS = ['rotary' => 'scroll'];
+    private const DRIVES = ['across_line', 'soft_starter', 'part_winding', 'inverter', 'single_phase'];
     /** A circuit that comes with one of these was opened, or will be, before it is charged. */
     private const SHIPS_OPEN = ['nitrogen', 'dry'];
 
@@ -124,6 +131,36 @@ final readonly class EquipmentSheet
         $object = $this->body[$name] ?? null;
 
         return is_array($object) ? $object : [];
+    }
+
+    /**
+     * The sheet with the plates of new compressors in it: from now on everything goes by them.
+     *
+     * @param array<string, array<array-key, mixed>> $plates by name, as compressor.match takes `new`
+     */
+    public function renewed(array $plates): self
+    {
+        if ($plates === []) {
+            return $this;
+        }
+        $motors = array_map(function (array $motor) use ($plates): array {
+            $plate = $plates[$motor['name']] ?? null;
+            if ($plate === null) {
+                return ['quantity' => 1] + $motor;
+            }
+            $new = array_intersect_key($motor, self::STAYS);
+            foreach (self::PLATE as $from => $to) {
+                $new = (isset($plate[$from]) ? [$to => $plate[$from]] : []) + $new;
+            }
+
+            return [
+                'kind' => self::TURNS_AS[$new['kind']] ?? $new['kind'],
+                'drive' => in_array($new['drive'], self::DRIVES, true) ? $new['drive'] : $motor['drive'],
+                'quantity' => 1,
+            ] + $new;
+        }, $this->eachMotor());
+
+        return new self(['electrical' => ['motors' => $motors] + $this->object('electrical')] + $this->body);
     }
 
     /** One figure of the sheet; null where it says nothing. */

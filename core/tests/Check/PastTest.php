@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Check;
 
 use IronStart\Core\Check\Past;
+use IronStart\Core\Compressor\Acid;
 use IronStart\Core\Power\Circuit;
 use IronStart\Core\Power\ControlVoltage;
 use IronStart\Core\Power\Rotation;
@@ -58,6 +59,10 @@ final class PastTest extends TestCase
         $average = fn (float $volts): Past => new Past([self::entry('power.voltage', 'clear', [], 1, 'machine', [], ['average' => ['value' => $volts, 'unit' => 'V']])]);
         self::assertSame(['line_voltage' => ['value' => 481.0, 'unit' => 'V']], Circuit::bringsIn($average(481.0), 'machine'));
         self::assertSame([], Circuit::bringsIn($average(481.0), 'old_disconnect'));
+        $out = fn (string $acid, string $failure): array => Acid::bringsIn(new Past([self::entry('refrigerant.way_out', 'clear', [], 1, 'machine', ['acid' => $acid, 'failure' => $failure])]), 'machine');
+        self::assertSame(['oil_acid' => 'slight', 'failure' => 'mechanical'], $out('slight', 'mechanical'));
+        self::assertSame([], $out('not_tested', 'unknown'), 'nobody knew');
+        self::assertSame([], Acid::bringsIn(new Past(), 'machine'));
         self::assertSame([[], ['supply_average' => ['value' => 50.0, 'unit' => 'V']], []], array_map(fn (float $v): array => ControlVoltage::bringsIn($average($v), 'machine'), [49.9, 50.0, 1000.1]));
         self::assertSame([[], ['line_voltage' => ['value' => 50.0, 'unit' => 'V']]], array_map(fn (float $v): array => Circuit::bringsIn($average($v), 'machine'), [49.9, 50.0]));
     }
@@ -106,7 +111,7 @@ final class PastTest extends TestCase
     public function testWhatIsDrawnOnIsReadAndNothingElse(): void
     {
         self::assertSame([
-            'power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'power.lockout', 'compressor.windings', 'compressor.insulation', 'compressor.acid',
+            'power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'power.lockout', 'compressor.windings', 'compressor.insulation', 'compressor.acid', 'compressor.match',
             'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap', 'entry.first_step', 'entry.service_mode', 'entry.breaker_tripped', 'run.warm_up',
             'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account', 'vrf.topology', 'vrf.addresses', 'vrf.warm_up', 'vrf.commission', 'vrf.run_plan', 'vrf.crossed_zones', 'vrf.charge',
         ], Past::DRAWN_ON);
@@ -116,6 +121,15 @@ final class PastTest extends TestCase
     {
         $this->expectException(\LogicException::class);
         (new Past())->last('entry.oil', 'machine');
+    }
+
+    public function testTheNewestMatchOfEachCompressorIsItsPlate(): void
+    {
+        $match = fn (int $at, string $status, string $subject, mixed $new): array => self::entry('compressor.match', $status, [], $at, $subject, ['new' => $new]);
+        $a = ['rla' => '25 A'];
+        $b = ['rla' => '26 A'];
+        self::assertSame(['C1' => $b, 'C2' => $a], (new Past([$match(1, 'watch', 'compressor:C1', $a), $match(2, 'clear', 'compressor:C2', $a), $match(3, 'stop', 'compressor:C1', $b)]))->newCompressors());
+        self::assertSame([], (new Past([$match(1, 'open', 'compressor:C1', $a), $match(2, 'clear', 'machine', $a), $match(3, 'clear', 'compressor:C1', null), self::entry('compressor.windings', 'clear', [], 4, 'compressor:C1', ['new' => $a])]))->newCompressors());
     }
 
     public function testAllOfSomeChecksComeInTheOrderOfTime(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Entry;
 
 use IronStart\Core\Check\Past;
+use IronStart\Core\Entry\PartFailed;
 use IronStart\Core\Entry\BreakerTripped;
 use IronStart\Core\Entry\HotWork;
 use IronStart\Core\Entry\LiftDay;
@@ -150,6 +151,21 @@ final class EntryTest extends TestCase
         self::assertFalse($proved(...$both, ...[$one('compressor.insulation', 'stop', 3, 'compressor:C1')]));
         self::assertSame(['tells tripped'], self::setsOff('entry.breaker_tripped', ['place' => 'R-1/7', 'kind' => 'fuse']));
         self::assertSame([], self::setsOff('entry.breaker_tripped', ['place' => 'R-1/7']));
+    }
+
+    public function testACompressorFailedWhereItIsNamedFirst(): void
+    {
+        $failed = fn (string ...$said): array => PartFailed::compressors(array_values($said), ['C1', 'C2', 'C10']);
+        foreach (['C1', ' c1, reciprocating, 27.6 A', 'Compressor C1', 'C1 compressor: grounded', 'C1 (scroll)', 'C1. Seized'] as $said) {
+            self::assertSame(['C1'], $failed($said), $said);
+        }
+        foreach (['C1 contactor', 'contactor of C1', 'heater, C1', 'C100', 'AC1', ''] as $said) {
+            self::assertSame([], $failed($said), $said);
+        }
+        self::assertSame(['C1', 'C10'], $failed('C10', 'fan', 'C1'), 'in the order of the machine');
+        self::assertSame([], PartFailed::compressors([], ['C1']));
+        self::assertSame(['C.1'], PartFailed::compressors(['C.1'], ['C.1']));
+        self::assertSame([], PartFailed::compressors(['Cx1'], ['C.1']));
     }
 
     public function testTwoMayWorkOnAJoint(): void

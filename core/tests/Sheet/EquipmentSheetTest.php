@@ -259,4 +259,33 @@ final class EquipmentSheetTest extends TestCase
         self::assertSame($body, $sheet->with([], 'machine'));
         self::assertSame('3 lb', $sheet->with(['weight' => '3 lb'], 'machine')['weight']);
     }
+
+    public function testANewCompressorGoesByItsOwnPlateAndTheRestStays(): void
+    {
+        $plate = ['kind' => 'rotary', 'rla' => '11 A', 'lra' => '80 A', 'oil' => 'PVE', 'start' => 'star_delta', 'capacity' => '60 MBH', 'suction' => '7/8 in', 'phases' => 3, 'refrigerants' => ['R-32']];
+        $sheet = (new EquipmentSheet(self::BODY))->renewed(['C1' => $plate]);
+        $loads = self::filled($sheet, 'power.running_amps', 'machine')['loads'];
+        self::assertSame(['C1', 'C2', 'Blower', 'Fan 1', 'Fan 2'], array_column($loads, 'name'));
+        self::assertSame(['scroll', '11 A'], [$loads[0]['kind'], $loads[0]['plate_amps']], 'a rolling piston pumps one way');
+        self::assertSame('across_line', self::filled($sheet, 'power.rotation', 'machine')['loads'][0]['drive'], 'what a load cannot be it stays');
+        self::assertSame('soft_starter', self::filled((new EquipmentSheet(self::BODY))->renewed(['C1' => ['start' => 'soft_starter'] + $plate]), 'power.rotation', 'machine')['loads'][0]['drive']);
+        self::assertSame(['phases' => 3], self::filled($sheet, 'compressor.windings', 'compressor:C1'), 'nobody knows its ohms');
+        self::assertSame('1.2 ohm', self::filled($sheet, 'compressor.windings', 'compressor:C2')['plate_ohms']);
+        self::assertEquals(['kind' => 'scroll', 'rla' => '11 A', 'oil' => 'PVE', 'start' => 'across_line', 'capacity' => '60 MBH', 'suction' => '7/8 in'], self::filled($sheet, 'compressor.match', 'compressor:C1')['old']);
+        self::assertSame('32.8 A', $sheet->figure('electrical.mca', 'machine'));
+        self::assertSame('80 A', $sheet->renewed(['C2' => ['lra' => '60 A'] + $plate])->figure('electrical.locked_rotor_amps', 'machine'));
+    }
+
+    public function testWithoutANewOneTheSheetIsItself(): void
+    {
+        $sheet = new EquipmentSheet(self::BODY);
+        self::assertSame($sheet, $sheet->renewed([]));
+        self::assertSame('9.7 A', self::filled($sheet->renewed(['C9' => ['kind' => 'scroll', 'rla' => '1 A']]), 'power.running_amps', 'machine')['loads'][0]['plate_amps']);
+    }
+
+    /** @return array<string, mixed> */
+    private static function filled(EquipmentSheet $sheet, string $check, string $subject): array
+    {
+        return $sheet->fill((new Registry())->get($check)->fields(), $subject);
+    }
 }

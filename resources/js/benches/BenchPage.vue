@@ -27,6 +27,8 @@ const BY_HAND = 'firstStep'
 const FEED = 'feed'
 /** The module of a VRF that is worked on is told of before anything is read of it. */
 const MODULE = 'moduleService'
+/** What came out with a compressor that is changed: how it failed, and how much oil. */
+const CHANGE = ['partFailed', 'oil']
 /** What Run asks before the press. */
 const BEFORE_START = ['standing', 'warmUp', 'prestart', 'firstRun']
 const WITH_PARTS = [7, 8, 9]
@@ -59,13 +61,17 @@ const tabs = computed<Tab[]>(() => {
   return asks ? [...(own.length > 0 ? own : [NOTE]), JOB] : own
 })
 
+const isModule = computed(
+  () => machine.view?.facts.some((fact) => fact.id === 'module_change' && fact.on) === true,
+)
+
 /** A bench that is seldom needed stands where it is asked for, was used, or is opened by hand. */
 function isWanted(one: Tab): boolean {
   const spec = one.spec
   if (one.id === LOCKS.id || one.id === BY_HAND) return all.value
   if (one.id === FEED && (machine.view?.feed ?? null) !== null) return true
-  if (one.id === MODULE && machine.view?.facts.some((fact) => fact.id === 'module_change' && fact.on))
-    return true
+  if (one.id === MODULE && isModule.value) return true
+  if (CHANGE.includes(one.id) && (machine.view?.jobType === 'compressor' || isModule.value)) return true
   if (spec === undefined || (all.value && !GUESTS.includes(one.id))) return true
   return (
     props.gate.missing.some((m) => isAbout(spec, m.check, m.subject)) ||
@@ -85,13 +91,13 @@ provide(
   computed(() => correcting.value),
 )
 
-/** The first tab of which the gate still asks something; while it is stopped, the tab that stopped it. */
+/** The tab of what the gate asks next, in the order of the work; while it is stopped, the tab that stopped it. */
 function firstTab(): string {
   const { state, missing, gate, check, subject } = props.gate
   const asked = state === 'stopped' ? [{ check, subject }] : missing
-  const found = tabs.value.find((one) =>
-    asked.some((m) => one.spec !== undefined && isAbout(one.spec, m.check, m.subject)),
-  )
+  const found = asked
+    .map((m) => tabs.value.find((one) => one.spec !== undefined && isAbout(one.spec, m.check, m.subject)))
+    .find((one) => one !== undefined)
   if (gate === 12) return 'leave'
   // Run has an order of its own: go down the list, press, then read.
   if (

@@ -35,7 +35,8 @@ export type Picks = (prefill: Item, draft: Draft) => { value: string; text: stri
 
 /** A row has a meaning and no layout of its own. */
 export type Row =
-  | { row: 'figure'; field: string }
+  /** `parts`: a part of the unit is named by a press; anything else is written. */
+  | { row: 'figure'; field: string; parts?: 'compressor' }
   | { row: 'grid'; fields: string[]; columns: 2 | 3 | 4; title?: string }
   | { row: 'optional'; group: string }
   /** `as`: what is pressed at another field may be taken over by a press. */
@@ -60,6 +61,8 @@ export type Row =
       lays?: (context: Context) => { value: string; text: string }[]
     }
   | { row: 'walked' }
+  /** A tree, a line for each unit, joint or box with the pipe it comes by. */
+  | { row: 'tree'; nodes: Column[]; pipes: Column[] }
   /** A list of which each item has a figure for each of some names: both are named by a field of texts. */
   /** A table of the whole tree, or of all addresses, read from a file. */
   | { row: 'treeFile'; of: 'tree' | 'addresses' }
@@ -110,6 +113,8 @@ export type BenchSpec = {
 }
 
 export const figure = (field: string): Row => ({ row: 'figure', field })
+/** A text that mostly names a compressor of the unit. */
+export const compressorOr = (field: string): Row => ({ row: 'figure', field, parts: 'compressor' })
 export const grid = (fields: string[], columns: 2 | 3 = 3): Row => ({ row: 'grid', fields, columns })
 /** Measures of one thing under its name: `measures('curb_outside', 'length', 'width')`. */
 export const measures = (title: string, ...members: string[]): Row => ({
@@ -167,6 +172,11 @@ export function named(spec: BenchSpec): Set<string> {
   return new Set(
     spec.rows.flatMap((row) => {
       if (row.row === 'treeFile' || row.row === 'live') return []
+      if (row.row === 'tree')
+        return [
+          ...['nodes', 'nodes.id', 'nodes.kind', ...row.nodes.map((c) => `nodes.${c.field}`)],
+          ...['pipes', 'pipes.from', 'pipes.to', ...row.pipes.map((c) => `pipes.${c.field}`)],
+        ]
       if (row.row === 'grid') return row.fields
       if (row.row === 'optional') return [row.group]
       if (row.row === 'matrix') return [row.list, `${row.list}.${row.member}`]

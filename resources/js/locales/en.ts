@@ -350,6 +350,12 @@ export default {
   },
   tree: {
     pipe: '{from} to {to}, {length}',
+    newLine: 'A new one',
+    fedFrom: 'Fed from',
+    feeds: 'Feeds',
+    addLine: 'Add a unit, joint or box',
+    takeLine: 'Take {id} out',
+    otherPipe: 'One more pipe, {from} to {to}',
     limits: 'Limits of the sheet, and what comes nearest to each',
     of: '{value} of {limit}',
     nearest: 'Nearest to its limit, {what}: {path}',

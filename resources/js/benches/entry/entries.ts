@@ -2,7 +2,7 @@ import { markRaw } from 'vue'
 import JointBoard from '@/drawings/JointBoard.vue'
 import ServiceBoard from '@/drawings/ServiceBoard.vue'
 import ValveBoard from '@/drawings/ValveBoard.vue'
-import { type BenchSpec, figure, grid, table, words } from '../spec'
+import { type BenchSpec, compressorOr, figure, grid, table, words } from '../spec'
 
 /** What a supplier asks of the old unit before the new one is built. */
 export const orderSheet: BenchSpec = {
@@ -95,7 +95,7 @@ export const partFailed: BenchSpec = {
   id: 'partFailed',
   undrawn: true,
   parts: [{ check: 'entry.part_failed', subject: 'machine' }],
-  rows: [grid(['what', 'how'], 2), words('kept'), figure('sent_to')],
+  rows: [compressorOr('what'), figure('how'), words('kept'), figure('sent_to')],
 }
 
 /** Two conductors that changed places. */

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
+import { useMachine } from '@/stores/machine'
 import { fieldOf, fromSheet, useBench } from '../bench'
 import { isTyped, leavesOf } from '../entered'
 import { named, type Row } from '../spec'
@@ -12,10 +13,12 @@ import OptionalRow from './OptionalRow.vue'
 import SheetRow from './SheetRow.vue'
 import TableRow from './TableRow.vue'
 import TreeFileRow from './TreeFileRow.vue'
+import TreeRow from './TreeRow.vue'
 import WalkedRow from './WalkedRow.vue'
 
 /** The rows of a bench in their order; what the sheet fills folded to a sentence, what is seldom needed behind a press. */
 const bench = useBench()
+const machine = useMachine()
 const { t, te } = useI18n()
 const sheet = fromSheet(bench)
 const isFolded = (name: string) =>
@@ -83,6 +86,14 @@ function side(path: string): string {
   return te(`measure.${name}`) ? t(`measure.${name as 'x'}`) : (field(path)?.label ?? '')
 }
 
+/** The names of the unit's parts of a kind. */
+const partsOf = (kind?: string): string[] =>
+  kind === undefined
+    ? []
+    : (machine.view?.parts ?? []).flatMap((part) =>
+        part.startsWith(`${kind}:`) ? [part.slice(kind.length + 1)] : [],
+      )
+
 /** Words to press that the sheet knows, such as the taps of a transformer. */
 function known(row: Extract<Row, { row: 'words' }>): { value: string; text: string }[] | undefined {
   const picks = row.picks?.(bench.prefill.value, bench.draft.value) ?? []
@@ -105,6 +116,15 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
           :at="row.field"
           :choices="row.row === 'words' ? known(row) : undefined"
         >
+          <button
+            v-for="part in row.row === 'figure' ? partsOf(row.parts) : []"
+            :key="part"
+            type="button"
+            class="press small"
+            @click="bench.draft.value.values[row.field] = part"
+          >
+            {{ part }}
+          </button>
           <button
             v-if="row.row === 'words' && row.as && isTyped(bench.draft.value.values[row.as])"
             type="button"
@@ -129,6 +149,7 @@ function known(row: Extract<Row, { row: 'words' }>): { value: string; text: stri
       </fieldset>
       <OptionalRow v-else-if="row.row === 'optional'" :group="row.group" />
       <TableRow v-else-if="row.row === 'table'" :of="row" />
+      <TreeRow v-else-if="row.row === 'tree'" :of="row" />
       <TreeFileRow v-else-if="row.row === 'treeFile'" :of="row.of" />
       <LiveRow v-else-if="row.row === 'live'" :of="row.of" />
       <MatrixRow v-else-if="row.row === 'matrix'" :of="row" />

@@ -18,7 +18,7 @@ import {
 const isBox = (item: Record<string, unknown>) => item['kind'] === 'box'
 const has = (item: Record<string, unknown>) => ['outdoor', 'indoor'].includes(String(item['kind']))
 
-/** The tree: every unit, joint and box, and what feeds it. */
+/** The tree: every unit, joint and box with what feeds it. */
 const tree = (id: string, subject: string, sketch?: Component): BenchSpec => ({
   id,
   ...(sketch === undefined ? {} : { sketch: markRaw(sketch) }),
@@ -28,35 +28,28 @@ const tree = (id: string, subject: string, sketch?: Component): BenchSpec => ({
   parts: [{ check: 'vrf.topology', subject }],
   rows: [
     { row: 'treeFile', of: 'tree' },
-    table(
-      'nodes',
-      [
+    {
+      row: 'tree',
+      nodes: [
         { field: 'capacity', when: has },
         { field: 'room', when: (item) => item['kind'] === 'indoor' },
-        { field: 'address', when: (item) => item['kind'] !== 'joint', seldom: true },
         { field: 'ports', when: isBox },
         { field: 'capped', when: isBox },
+        { field: 'address', when: (item) => item['kind'] !== 'joint', seldom: true },
         { field: 'set', when: (item) => item['kind'] === 'joint', seldom: true },
       ],
-      { facts: ['kind'], grows: true, starts: true },
-    ),
-    table(
-      'pipes',
-      [
+      pipes: [
         { field: 'actual', broad: true },
         { field: 'rise', broad: true },
-        'liquid_od',
-        'gas_od',
-        'ports',
-        { field: 'elbows_short', seldom: true },
-        { field: 'elbows_long', seldom: true },
-        { field: 'bends', seldom: true },
-        { field: 'tees', seldom: true },
-        { field: 'valves_globe', seldom: true },
-        { field: 'valves_angle', seldom: true },
+        { field: 'liquid_od' },
+        { field: 'gas_od' },
+        { field: 'ports', when: (item) => item['from'] === 'box' },
+        ...['elbows_short', 'elbows_long', 'bends', 'tees', 'valves_globe', 'valves_angle'].map((field) => ({
+          field,
+          seldom: true,
+        })),
       ],
-      { facts: ['from', 'to'], grows: true, starts: true },
-    ),
+    },
     table('limits.sizes', [], { grows: true }),
   ],
 })

@@ -121,7 +121,7 @@ useKeys({
   <div v-else class="machine" :class="`at-${page}`">
     <aside class="ask">
       <header>
-        <h1>{{ machine.view.name }}, {{ machine.view.place }}</h1>
+        <h1>{{ [machine.view.name, machine.view.place].filter(Boolean).join(', ') }}</h1>
         <p class="caption sub">{{ machine.view.summary }}</p>
         <RouterLink class="record" :to="{ name: 'record', params: { id: machine.view.id } }">{{
           t('machine.record')

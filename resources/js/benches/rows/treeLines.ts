@@ -1,0 +1,63 @@
+import type { Draft } from '../entered'
+
+export type Node = { key: string; id: string; kind: string }
+export type Pipe = { key: string; from: string; to: string }
+/**
+ * A unit, joint or box with the pipe it comes by; the pipe of one that has none yet bears the line's own key. `end` is
+ * the end of the pipe that is the line's own: what is told is the other one.
+ */
+export type Line = Node & { pipe: string; end: 'from' | 'to' }
+
+/**
+ * The lines of a tree in the order of its nodes: to each the first pipe that leads to it, to a further outdoor unit the
+ * one it feeds a joint by. A node without one has the place of a pipe that may still be told; no two lines share it.
+ */
+export function feeding(nodes: Node[], pipes: Pipe[]): Line[] {
+  const left = [...pipes]
+  const found = new Map<string, string>()
+  const further = new Set(
+    nodes
+      .filter((node) => node.kind === 'outdoor')
+      .slice(1)
+      .map((node) => node.key),
+  )
+  const endOf = (node: Node) => (further.has(node.key) ? 'from' : 'to')
+  // What the further outdoor units feed by is theirs before it is anybody's.
+  for (const node of [...nodes].sort((a, b) => Number(further.has(b.key)) - Number(further.has(a.key)))) {
+    const at = node.id === '' ? -1 : left.findIndex((pipe) => pipe[endOf(node)] === node.id)
+    if (at >= 0) found.set(node.key, left.splice(at, 1)[0]?.key ?? '')
+  }
+  const paired = new Set(found.values())
+  const isFree = (node: Node) =>
+    node.key.startsWith('+') &&
+    !paired.has(node.key) &&
+    pipes.every((pipe) => pipe.key !== node.key || pipe[endOf(node)] === '')
+  return nodes.map((node) => ({
+    ...node,
+    end: endOf(node),
+    pipe: found.get(node.key) ?? (isFree(node) ? node.key : `+of ${node.key}`),
+  }))
+}
+
+/** A key no row has yet. */
+export function nextKey(keys: string[]): string {
+  let n = 1
+  while (keys.includes(`+${n}`)) n++
+  return `+${n}`
+}
+
+/** The pipes that bore a name bear another one now. */
+export function rename(draft: Draft, pipes: Pipe[], old: string, now: string): void {
+  if (old === '') return
+  for (const pipe of pipes)
+    for (const end of ['from', 'to'] as const)
+      if (pipe[end] === old) draft.values[`pipes.${pipe.key}.${end}`] = now
+}
+
+/** A row goes with all that was typed in it; one that was recorded is left out. */
+export function drop(draft: Draft, list: string, key: string): void {
+  draft.rows[list] = (draft.rows[list] ?? []).filter((one) => one !== key)
+  for (const place of Object.keys(draft.values))
+    if (place.startsWith(`${list}.${key}.`)) delete draft.values[place]
+  if (!key.startsWith('+')) draft.values[`${list}.${key}`] = false
+}

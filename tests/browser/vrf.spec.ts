@@ -87,6 +87,46 @@ test('a tree is taken from a table, once no line of it is wrong', async ({ page 
   expect(file.suggestedFilename()).toMatch(/^tree-\d+\.csv$/)
 })
 
+test('a tree is drawn by keys alone, line by line', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/pocket')
+  await page.getByRole('link', { name: /^Piping tree/ }).click()
+  const press = async (...keys: string[]) => {
+    for (const key of keys)
+      await (/^(Tab|Enter|Arrow)/.test(key) ? page.keyboard.press(key) : page.keyboard.type(key))
+  }
+  const drawn = page.locator('.tree .node')
+  const line = page.locator('.tree-lines .part')
+  await page.getByLabel('Name').focus()
+  await press('OU1', 'Tab', ' ')
+  await expect(line.getByLabel('Capacity')).toBeVisible()
+  await press('Tab', '95', 'Enter')
+  await expect(line).toHaveCount(2)
+  await press('B1', 'Tab', 'ArrowRight', 'ArrowRight')
+  await expect(line.nth(1).getByLabel('Length')).toBeVisible()
+  await press('Tab', ' ', 'Tab', '20', 'Tab', '-6', 'Tab', '3/8', 'Tab', '7/8')
+  await press('Tab', '1', 'Tab', '2', 'Enter')
+  await expect(line).toHaveCount(3)
+  // The arrow goes round to the last kind, and on to the box that feeds it.
+  await press('I1', 'Tab', 'ArrowLeft')
+  await expect(line.nth(2).getByLabel('Room')).toBeVisible()
+  await press('Tab', 'ArrowRight')
+  await expect(line.nth(2).getByLabel('Ports')).toBeVisible()
+  await press('Tab', '30', 'Tab', 'Tab', '3/8', 'Tab', '5/8', 'Tab', '1', 'Tab', '24', 'Tab', 'Press hall')
+  await expect(drawn).toHaveCount(3)
+  await expect(page.locator('.tree svg')).toContainText('30 ft')
+  await expect(page.locator('.tree .node.indoor')).toContainText('Press hall')
+
+  // The box has another name: what it feeds goes with it. What goes out takes its pipe along.
+  await line.nth(1).getByLabel('Name').fill('BX')
+  await expect(page.locator('.tree .node.box')).toContainText('BX')
+  await expect(line.nth(2).getByRole('radio', { name: 'BX' })).toBeChecked()
+  await expect(page.locator('.tree svg')).toContainText('30 ft')
+  await page.getByRole('button', { name: 'Take I1 out' }).click()
+  await expect(drawn).toHaveCount(2)
+  await expect(page.locator('.tree svg')).not.toContainText('30 ft')
+})
+
 test('addresses are taken from a table, once no line of it is wrong', async ({ page }) => {
   await system(page)
   await question(page, 'Does it start and turn')

@@ -280,7 +280,7 @@ return [
             'items.answer' => ['Answer', ''],
         ],
         'say' => [
-            'complete' => ['head' => '{of, plural, =1 {The one question is answered.} other {All # questions are answered.}}'],
+            'complete' => ['head' => '{of, plural, =1 {The one question is answered.} =2 {Both questions are answered.} other {All # questions are answered.}}'],
             'blanks' => ['head' => '{left, plural, =1 {One question} other {# questions}} of {of} left to answer: {first}.', 'next' => 'Answer what the record can\'t; a blank costs the warranty.'],
             'basis' => ['head' => 'The questions are the maker\'s, out of the equipment sheet. What the record knows is filled in.'],
         ],

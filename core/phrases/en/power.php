@@ -388,7 +388,7 @@ return [
             'low_amps_blower' => ['head' => '{name} draws only {amps} of {plate} ({share}): belt slipping, or running backwards.', 'next' => 'Look at the belt and the rotation. Do not go on until you know.'],
             'low_amps_compressor' => ['head' => '{name} draws only {amps} of {plate} ({share}): running backwards, or not pumping.', 'next' => 'Read both gauges and check rotation. Do not go on until you know.'],
             'amp_unbalance' => ['head' => '{name} is {unbalance} unbalanced, worst on {leg}; the limit is 10%.', 'next' => ['Read the voltage unbalance first: 1% volts makes 6 to 10% amps.', 'Then lock out, test dead, move all three lines one place at its contactor (rotation stays) and read again: that tells supply from motor.']],
-            'well' => ['head' => '{count, plural, =1 {{name} draws what it should, at {share} of nameplate.} other {All # motors draw what they should; {name} is closest to nameplate at {share}.}}'],
+            'well' => ['head' => '{count, plural, =1 {{name} draws what it should, at {share} of nameplate.} =2 {Both motors draw what they should; {name} is closest to nameplate at {share}.} other {All # motors draw what they should; {name} is closest to nameplate at {share}.}}'],
             'doors_not_said' => ['head' => 'Nobody said if the doors were on.', 'next' => 'Enter whether the doors and panels were on.'],
             'basis' => ['head' => 'Nameplate amps at the measured voltage; RLA is not a running target for a compressor, so it only counts with high head.'],
         ],
@@ -659,7 +659,7 @@ return [
             'items.capped' => ['Unused leads capped', 'Each by itself.'],
         ],
         'say' => [
-            'set' => ['head' => '{count, plural, =1 {It is} other {All # are}} set for this supply.'],
+            'set' => ['head' => '{count, plural, =1 {It is} =2 {Both are} other {All # are}} set for this supply.'],
             'wrong_class' => ['head' => '{name} is set for {set}; {volts} feed it.', 'next' => ['Leave it off. Lock out, test dead, move the plug or lead, cap the unused ones.', 'If it ran so: winding ohms and megohms of that motor before power.']],
             'wrong_tap' => ['head' => '{name} is set for {set}; {volts} feed it.', 'next' => 'Lock out, test dead, move the plug or lead, cap the unused ones. Then running amps and the air again: both change.'],
             'no_tap_fits' => ['head' => '{name}: {set} is its nearest, and {volts} feed it.', 'next' => 'The right machine? The right supply? Find out what supply it is.'],

@@ -92,7 +92,7 @@ return [
             'rest' => ['Rest between starts', 'From the sheet; three minutes if it says nothing.'],
         ],
         'say' => [
-            'first_run_good' => ['head' => '{count, plural, =1 {It ran right.} other {All # ran right, one after the other.}}'],
+            'first_run_good' => ['head' => '{count, plural, =1 {It ran right.} =2 {Both ran right, one after the other.} other {All # ran right, one after the other.}}'],
             'too_soon' => ['head' => '{name} runs, and {ahead} is not seen good.', 'next' => 'Stop {name}. See {ahead} right first.'],
             'was_too_soon' => ['head' => '{name} was started before {ahead} was seen good.', 'next' => 'Go by the order: one thing, look, then the next.'],
             'no_blower' => ['head' => '{name} runs without air moving.', 'next' => 'Stop {name}. Start the blower, see it right, then start again.'],

@@ -252,7 +252,7 @@ return [
             'hourly_rate' => ['Labor rate', 'An hour.'],
         ],
         'say' => [
-            'all_fit' => ['head' => '{count, plural, one {The option fits} other {All # options fit}} what is there.'],
+            'all_fit' => ['head' => '{count, plural, one {The option fits} =2 {Both options fit} other {All # options fit}} what is there.'],
             'feeder_short' => ['head' => '{name} needs {need}; the feeder carries {feeder}.', 'next' => 'Price a bigger feeder, and enter it as extra work that covers the feeder.'],
             'feeder_short_option' => ['head' => '{name} needs {need}; the feeder carries {feeder}, and no work for it is priced.', 'next' => 'Price a bigger feeder for it, or drop it.'],
             'feeder_short_covered' => ['head' => '{name} needs {need}; the feeder carries {feeder}. The work for it is priced.'],

@@ -39,7 +39,7 @@ return [
             'supplies.volts' => ['Read at its disconnect', ''],
         ],
         'say' => [
-            'mapped' => ['head' => '{count, plural, =1 {The circuit lands the same at both ends.} other {All # circuits land the same at both ends.}}'],
+            'mapped' => ['head' => '{count, plural, =1 {The circuit lands the same at both ends.} =2 {Both circuits land the same at both ends.} other {All # circuits land the same at both ends.}}'],
             'kind_crossed' => ['head' => '{circuit}: power and signal are crossed.', 'next' => ['Leave it dead. One second of line voltage on the bus burns the boards.', 'Ring it out from both ends, land it right, and map it again.']],
             'polarity' => ['head' => '{circuit}: the bus is reversed, and it has a polarity.', 'next' => 'Swap its two conductors at one end, and map it again.'],
             'colour_swapped' => ['head' => '{circuit}: colors are swapped between the ends.', 'next' => 'It works without a polarity. Land it by color all the same: the next one goes by it.'],
@@ -170,7 +170,7 @@ return [
             'found.indoor' => ['Indoor units', ''],
         ],
         'say' => [
-            'addressed' => ['head' => '{count, plural, =1 {It has its address.} other {All # have an address of their own.}}'],
+            'addressed' => ['head' => '{count, plural, =1 {It has its address.} =2 {Both have an address of their own.} other {All # have an address of their own.}}'],
             'duplicate' => ['head' => '{one} and {other} both have address {address}.', 'next' => 'Lock out, set one of them anew, and power up again.'],
             'out_of_range' => ['head' => '{id} has address {address}; the sheet takes {min} to {max}.', 'next' => 'Lock out and set it anew.'],
             'not_set' => ['head' => '{id} has no address yet.', 'next' => 'Set its switches before power-up.'],
@@ -282,7 +282,7 @@ return [
             'matrix.changes' => ['Change', 'Of each coil; colder is negative.'],
         ],
         'say' => [
-            'all_right' => ['head' => '{count, plural, =1 {The coil answered its own call.} other {All # coils answered their own calls.}}'],
+            'all_right' => ['head' => '{count, plural, =1 {The coil answered its own call.} =2 {Both coils answered their own calls.} other {All # coils answered their own calls.}}'],
             'swap' => ['head' => '{first} and {second} are swapped.', 'next' => ['Read their addresses first: that is the cheap one.', 'Then swap the wires at the box.', 'The pipes only if both were right.']],
             'cycle' => ['head' => '{zones} are crossed in a ring.', 'next' => ['Read their addresses first: that is the cheap one.', 'Then move the wires at the box.', 'The pipes only if all were right.']],
             'crossed' => ['head' => '{zone} called, and {coil} answered.', 'next' => 'Read the address of {zone} first, then its wire, then its pipes.'],
@@ -304,7 +304,7 @@ return [
             'temperature_unit' => ['Temperatures in', ''],
         ],
         'say' => [
-            'all_shut' => ['head' => '{count, plural, =1 {The valve closes.} other {All # valves close.}}'],
+            'all_shut' => ['head' => '{count, plural, =1 {The valve closes.} =2 {Both valves close.} other {All # valves close.}}'],
             'suspect' => ['head' => '{unit}: its valve leaks by, in {bad} of {periods} off periods its pipes stayed cold and the air went on falling.', 'next' => ['Change that valve before the season.', 'Liquid that gets past it washes the oil out of the compressor\'s bearings.']],
             'watch' => ['head' => '{unit}: cold pipes in {periods, plural, =1 {its one off period} other {one of # off periods}}, with the air falling.', 'next' => 'Watch it another night before its valve is changed.'],
             'cold_pipes' => ['head' => '{unit}: its pipes stayed cold {share} of an off period, and the air did not fall.', 'next' => 'Others may hold the room warm. Watch it with the doors closed, or feel for a cold ceiling.'],

@@ -49,12 +49,16 @@ final readonly class Bridge
                 [$isGood, $hasFailed] = [false, true];
             } elseif (! $pair->all('forward', 'reverse')) {
                 $isGood = false;
-            } elseif (self::volts($pair, 'reverse') < INF) {
-                $found[] = Finding::open('not_settled:' . self::at($pair), self::said($pair), 'not_settled');
-                $isGood = false;
             } else {
+                // What still fills a capacitor backwards was read forwards all the same.
+                $isSettled = self::volts($pair, 'reverse') === INF;
                 $forwards[] = self::volts($pair, 'forward');
-                $found = [...$found, ...(Limit::over(end($forwards), self::HIGH) ? [$this->told('watch', 'high', $pair)] : [])];
+                $found = [
+                    ...$found,
+                    ...($isSettled ? [] : [Finding::open('not_settled:' . self::at($pair), self::said($pair), 'not_settled')]),
+                    ...(Limit::over(end($forwards), self::HIGH) ? [$this->told('watch', 'high', $pair)] : []),
+                ];
+                $isGood = $isGood && $isSettled;
             }
         }
         if (count($forwards) > 1 && Limit::over(max($forwards) - min($forwards), self::UNEVEN)) {

@@ -200,16 +200,12 @@ final class Inverter implements Check, DrawsOnRecord
     /** @return list<Finding> */
     private static function compressor(Input $in): array
     {
-        $found = [];
-        foreach (['windings', 'insulation'] as $what) {
-            $found = [...$found, ...match ($in->text($what)) {
-                'bad' => [Finding::stop('compressor_bad')],
-                'not_read' => [Finding::open("not_read:$what", [], "not_read_$what")],
-                default => [],
-            }];
-        }
+        $judged = array_map($in->text(...), ['windings' => 'windings', 'insulation' => 'insulation']);
 
-        return $found;
+        return [
+            ...(in_array('bad', $judged, true) ? [Finding::stop('compressor_bad')] : []),
+            ...array_map(fn (string $what): Finding => Finding::open("not_read:$what", [], "not_read_$what"), array_keys($judged, 'not_read', true)),
+        ];
     }
 
     /**

@@ -47,7 +47,7 @@ final class Topology implements Check, Draws, DrawsOnRecord
         $length = fn (string $name): Field => Field::length($name, 'm', 0, 10_000)->startsIn('ft')->fromSheet("vrf.limits.$name");
         $small = fn (string $name): Field => Field::length($name, 'm', 0, 100)->startsIn('ft')->takesFractions()->fromSheet("vrf.limits.$name");
         $count = fn (string $name): Field => Field::count($name, 0, 10_000)->fromSheet("vrf.limits.$name");
-        $heat = fn (string $name): Field => Field::quantity($name, Kind::Heat, 'kW', 0, 10_000)->readWith(null);
+        $heat = fn (string $name): Field => Field::quantity($name, Kind::Heat, 'kW', 0, 10_000)->startsIn('MBH')->readWith(null);
 
         return [
             Field::items(

@@ -56,4 +56,37 @@ final class InverterTest extends TestCase
         self::assertSame('48 V still on the bus.', $verdict->headline);
         self::assertSame('Wait, and read it again. Never short it.', $verdict->next[0]);
     }
+
+    public function testADiodeThatStillSettlesBackwardsWasReadForwards(): void
+    {
+        $pair = fn (string $leg, string $bus, string $forward, string $reverse = 'OL'): array => ['leg' => $leg, 'bus' => $bus, 'forward' => $forward, 'reverse' => $reverse];
+        $input = ['locked' => true, 'bus_dead' => '3 V', 'leads_lifted' => false, 'phases' => 1];
+        $codes = fn (array ...$pairs): array => self::found('compressor.inverter', $input + ['rectifier' => array_values($pairs)])[1];
+        $others = [$pair('a', 'minus', '0.82 V'), $pair('b', 'plus', '0.82 V'), $pair('b', 'minus', '0.82 V')];
+        self::assertSame(['bus_not_read', 'not_settled:a:plus', 'rectifier_high:a:plus', 'leads_on'], $codes($pair('a', 'plus', '0.91 V', '1.5 V'), ...$others));
+        self::assertSame(['bus_not_read', 'not_settled:a:plus', 'rectifier_high:a:plus', 'rectifier_uneven', 'leads_on'], $codes($pair('a', 'plus', '0.93 V', '1.5 V'), ...$others));
+    }
+
+    public function testABadCompressorIsSaidOnce(): void
+    {
+        $bad = ['locked' => true, 'bus_dead' => '3 V', 'leads_lifted' => true, 'windings' => 'bad', 'insulation' => 'bad'];
+        $verdict = Core::judge()->judge('compressor.inverter', $bad, 'us');
+        self::assertSame('The compressor is bad.', $verdict->headline);
+        self::assertNotContains('The compressor is bad.', $verdict->because);
+        $stops = fn (array $with): array => array_values(array_intersect(self::found('compressor.inverter', $with + $bad)[1], ['compressor_bad', 'not_read:windings', 'not_read:insulation']));
+        self::assertSame(['compressor_bad', 'not_read:insulation'], $stops(['insulation' => 'not_read']));
+        self::assertSame(['compressor_bad', 'not_read:windings'], $stops(['windings' => 'not_read']));
+        self::assertSame(['not_read:windings', 'not_read:insulation'], $stops(['windings' => 'not_read', 'insulation' => 'not_read']));
+    }
+
+    public function testABusThatFailsWithAGoodRectifierIsTheBoards(): void
+    {
+        $good = array_merge([], ...array_map(fn (string $leg): array => array_map(fn (string $bus): array => ['leg' => $leg, 'bus' => $bus, 'forward' => '0.45 V', 'reverse' => 'OL'], ['plus', 'minus']), ['a', 'b', 'c']));
+        $input = ['locked' => true, 'bus_dead' => '3 V', 'leads_lifted' => false, 'line_ab' => '480 V', 'line_bc' => '480 V', 'line_ca' => '480 V', 'bus_live' => '500 V', 'rectifier' => $good];
+        $names = fn (array $with): array => Core::judge()->judge('compressor.inverter', $with + $input, 'us')->toArray()['values']['names']['value'];
+        self::assertSame(['board'], $names([]));
+        self::assertSame([], $names(['rectifier' => array_slice($good, 1)]), 'one pair was not read');
+        self::assertSame(['supply'], $names(['line_ca' => '400 V']), 'the supply says enough');
+        self::assertSame([], $names(['sheet_bus' => '648 V', 'line_ab' => null, 'line_bc' => null, 'line_ca' => null]), 'nobody read the lines');
+    }
 }

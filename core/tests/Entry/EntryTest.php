@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Entry;
 
 use IronStart\Core\Check\Past;
-use IronStart\Core\Entry\PartFailed;
 use IronStart\Core\Entry\BreakerTripped;
 use IronStart\Core\Entry\HotWork;
 use IronStart\Core\Entry\LiftDay;
+use IronStart\Core\Entry\PartFailed;
 use IronStart\Core\Entry\Swap;
 use IronStart\Core\Entry\TimeOfDay;
 use IronStart\Core\Tests\Judges;

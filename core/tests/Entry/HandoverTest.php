@@ -86,7 +86,7 @@ final class HandoverTest extends TestCase
         yield 'a fault with two causes' => ['entry.code', ['code' => 'f.3'] + $codes, ['F3 is a fault: no flame.', 'It may be no gas.', 'It may be a bad board.']];
         yield 'a code that is not there' => ['entry.code', ['code' => 'E9'] + $codes, ['The sheet does not list E9.']];
         yield 'a form with one blank' => ['entry.maker_form', ['items' => [['name' => 'Voltage', 'answer' => '481 V'], ['name' => 'Filters']]], ['One question of 2 left to answer: Filters.']];
-        yield 'a form that is answered' => ['entry.maker_form', ['items' => [['name' => 'Voltage', 'answer' => '481 V'], ['name' => 'Filters', 'answer' => 'new']]], ['All 2 questions are answered.']];
+        yield 'a form that is answered' => ['entry.maker_form', ['items' => [['name' => 'Voltage', 'answer' => '481 V'], ['name' => 'Filters', 'answer' => 'new']]], ['Both questions are answered.']];
         yield 'a finding' => ['entry.finding', ['sentence' => 'The supply was reversed.', 'state_left' => 'running', 'needs' => 'nothing'], ['The supply was reversed.']];
         foreach (['charge' => 'charge', 'amps' => 'running amps', 'voltage' => 'voltage', 'split' => 'temperature split', 'rise' => 'temperature rise', 'belt' => 'belt', 'gas' => 'gas pressures', 'acid' => 'oil acid', 'insulation' => 'megohms', 'hold' => 'pressure', 'drain' => 'drain and float', 'settings' => 'settings', 'sequence' => 'calls', 'alarms' => 'alarms'] as $read => $words) {
             yield "look at $read" => ['entry.next_look', ['day' => '2026-05-05', 'read' => $read], ["5 May 2026: read the $words again."]];

@@ -42,7 +42,8 @@ const steps = computed(() => (bench.prefill.value['script'] as unknown[] | undef
 
 async function look() {
   const at = id.value
-  if (at === null || sending.value) return
+  // Nobody looks at a page that is hidden.
+  if (at === null || sending.value || document.hidden) return
   try {
     const next = await answer<View>(
       api.GET('/api/v1/machines/{machine}/controller', { params: { path: { machine: at } } }) as never,

@@ -70,6 +70,7 @@ const width = (share: number) => `${Math.round((100 * Math.min(FULL, share)) / F
     <div class="sheet">
       <svg
         :viewBox="`0 0 ${tree.width} ${tree.height}`"
+        :style="{ minWidth: `${Math.max(560, tree.width - 160)}px` }"
         role="img"
         :aria-label="
           drawing.pipes
@@ -210,7 +211,6 @@ const width = (share: number) => `${Math.round((100 * Math.min(FULL, share)) / F
 svg {
   display: block;
   width: 100%;
-  min-width: 560px;
 }
 .pipe path {
   fill: none;

@@ -78,6 +78,28 @@ describe('where a tree stands', () => {
     expect(pipes[4]!.d.startsWith(`M${joint.x + 9} ${joint.y} `)).toBe(true)
     expect(pipes.map((pipe) => pipe.words)).toEqual(['60 ft · 7/8', '5 ft', '20 ft', '10 ft', '15 ft'])
   })
+  it('grows to the side where it is deep, and tells the length alone where a step is narrow', () => {
+    const chain = (count: number) => ({
+      ...tree,
+      nodes: Array.from({ length: count + 1 }, (_, i) => ({
+        id: String(i),
+        kind: i === 0 ? 'outdoor' : 'joint',
+        layer: i,
+        x: 0,
+      })),
+      pipes: Array.from({ length: count }, (_, i) => ({
+        from: String(i),
+        to: String(i + 1),
+        length: '10 ft',
+        gas: '7/8 in.',
+      })),
+    })
+    const of = (count: number) => placed(chain(count) as unknown as typeof tree)
+    // 558 px are parted: five steps of 112, six of 93, seven of 80, then 78 each.
+    expect([5, 6, 7, 8, 11].map((count) => of(count).width)).toEqual([720, 720, 720, 786, 1020])
+    expect([5, 6].map((count) => of(count).pipes[0]!.words)).toEqual(['10 ft · 7/8', '10 ft'])
+    expect(of(11).nodes[11]!.x).toBe(12 + 11 * 78)
+  })
   it('grows with its units', () => {
     const one = placed({ ...tree, nodes: tree.nodes.slice(0, 1) })
     expect(placed(tree).height).toBeGreaterThan(one.height)

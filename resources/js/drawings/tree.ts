@@ -7,6 +7,10 @@ export type Placed = Node & { x: number; y: number }
 export type Line = { from: string; to: string; d: string; words: string; label: { x: number; y: number } }
 
 const WIDE = 720
+/** A step is never narrower: what is deeper grows to the side, and is moved along. */
+const STEP = 78
+/** In a narrower one the length stands alone, without the tube's size. */
+const ROOMY = 108
 const ROW = 30
 const TOP = 34
 const LEFT = 12
@@ -17,7 +21,7 @@ const MODULE = 24
 /** Where the nodes of a tree stand and how its pipes run, each first across at its end's line. */
 export function placed(tree: Tree): { nodes: Placed[]; pipes: Line[]; width: number; height: number } {
   const steps = Math.max(1, ...tree.nodes.map((node) => node.layer))
-  const step = (WIDE - LEFT - NAMES) / steps
+  const step = Math.max(STEP, (WIDE - LEFT - NAMES) / steps)
   const nodes = tree.nodes.map((node) => ({
     ...node,
     x: LEFT + node.layer * step,
@@ -36,11 +40,11 @@ export function placed(tree: Tree): { nodes: Placed[]; pipes: Line[]; width: num
         from: pipe.from,
         to: pipe.to,
         d: `M${leaves} ${from.y} H${bend} V${to.y} H${to.x}`,
-        words: [pipe.length, pipe.gas?.replace(' in.', '')].filter(Boolean).join(' · '),
+        words: [pipe.length, step < ROOMY ? '' : pipe.gas?.replace(' in.', '')].filter(Boolean).join(' · '),
         label: { x: bend + 5, y: to.y - 5 },
       },
     ]
   })
   const lines = Math.max(0, ...nodes.map((node) => node.y))
-  return { nodes, pipes, width: WIDE, height: lines + ROW }
+  return { nodes, pipes, width: Math.max(WIDE, LEFT + NAMES + steps * step), height: lines + ROW }
 }

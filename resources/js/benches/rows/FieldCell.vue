@@ -21,6 +21,8 @@ const props = defineProps<{
   compact?: boolean
   /** The controls that figures pasted at once go on to. */
   series?: string[]
+  /** Its words are picked from a list, however few: a line has room for more. */
+  listed?: boolean
   /** Words to press instead of a figure, where they are known. */
   choices?: { value: string; text: string }[]
   /** It is not told here that there is none. */
@@ -140,6 +142,7 @@ const flagged = computed({
   get: () => typed.value.flag === true,
   set: (on) => (value.value = on ? { text: '', unit: typed.value.unit, flag: true } : undefined),
 })
+const isListed = computed(() => props.listed === true || options.value.length > SHOWN_AS_BUTTONS)
 /** A few long words stand under their label, not beside it. */
 const stacked = computed(
   () => props.compact === true || options.value.map((o) => o.text).join('').length > SHORT * 2,
@@ -185,7 +188,7 @@ const stacked = computed(
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </fieldset>
   <ChoiceField
-    v-else-if="(choices || !isFigure) && options.length > 0 && options.length <= SHOWN_AS_BUTTONS"
+    v-else-if="(choices || !isFigure) && options.length > 0 && !isListed"
     v-model="choice"
     :label="shown"
     :help="compact || (choices && field.type === 'count') ? undefined : field.help"
@@ -194,7 +197,7 @@ const stacked = computed(
     :stacked="stacked"
     :compact="compact"
   />
-  <label v-else-if="options.length > SHOWN_AS_BUTTONS" class="pick" :class="{ compact }">
+  <label v-else-if="options.length > 0 && isListed" class="pick" :class="{ compact }">
     <span
       >{{ shown }}<small v-if="field.help && !compact">{{ field.help }}</small></span
     >

@@ -191,6 +191,7 @@ function takeLine(line: { key: string; pipe: string }) {
           :field="cell.field"
           :at="cell.at"
           :class="{ broad: cell.column.broad }"
+          :listed="isEnd(cell) || cell.field.name === 'kind'"
           :choices="isEnd(cell) ? feeds(line) : undefined"
           :label="isEnd(cell) ? t(line.end === 'to' ? 'tree.fedFrom' : 'tree.feeds') : undefined"
           compact
@@ -254,13 +255,13 @@ small {
   min-width: 0;
 }
 .cells > .broad {
-  flex: 1 1 104px;
+  flex: 1 1 92px;
 }
 .cells > :deep(.text) {
-  flex: 1 1 110px;
+  flex: 1 1 96px;
 }
 .cells > :deep(.pick) {
-  flex: 1 1 104px;
+  flex: 1 1 92px;
 }
 .cells > .press {
   flex: none;

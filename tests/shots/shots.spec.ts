@@ -272,7 +272,7 @@ test('the piping tree of a VRF system, one run longer than its sheet allows', as
   await page.locator('.rail button', { hasText: 'Are the joints sound?' }).click()
   await openTab(page, 'Piping tree, as built')
   await page
-    .locator('.part', { hasText: 'B3, I9' })
+    .getByRole('group', { name: 'I9', exact: true })
     .getByLabel(/^Length/)
     .fill('21')
   await expect(verdict(page)).toContainText('J1 > J2 > B3 > I9')

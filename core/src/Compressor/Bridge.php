@@ -61,7 +61,7 @@ final readonly class Bridge
                 $isGood = $isGood && $isSettled;
             }
         }
-        if (count($forwards) > 1 && Limit::over(max($forwards) - min($forwards), self::UNEVEN)) {
+        if ($forwards !== [] && Limit::over(max($forwards) - min($forwards), self::UNEVEN)) {
             $found[] = Finding::watch("{$name}_uneven", ['spread' => Said::volts(max($forwards) - min($forwards))]);
         }
         foreach ($pairs === [] ? [] : self::missing($legs, $there) as $at) {

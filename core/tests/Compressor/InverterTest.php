@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IronStart\Core\Tests\Compressor;
 
 use IronStart\Core\Check\Past;
+use IronStart\Core\Compressor\Bridge;
 use IronStart\Core\Compressor\Inverter;
 use IronStart\Core\Core;
 use IronStart\Core\Sheet\EquipmentSheet;
@@ -47,6 +48,10 @@ final class InverterTest extends TestCase
     {
         $pair = ['leg' => 'a', 'bus' => 'plus', 'forward' => '0.4 V', 'reverse' => 'OL'];
         yield 'a pair of the rectifier twice' => [['rectifier' => [$pair, $pair]], 'rectifier.1.bus'];
+        yield 'the leg a single-phase supply does not have' => [['phases' => 1, 'rectifier' => [['leg' => 'c'] + $pair]], 'rectifier.0.leg'];
+        foreach (['-0.01 V', '10.01 V', 'open', ''] as $no) {
+            yield "no volts of the diode range: $no" => [['rectifier' => [['forward' => $no === '' ? ['value' => 'x', 'unit' => 'V'] : $no] + $pair]], 'rectifier.0.forward'];
+        }
         yield 'a leg of the other side' => [['output' => [$pair]], 'output.0.leg'];
     }
 
@@ -86,7 +91,31 @@ final class InverterTest extends TestCase
         $names = fn (array $with): array => Core::judge()->judge('compressor.inverter', $with + $input, 'us')->toArray()['values']['names']['value'];
         self::assertSame(['board'], $names([]));
         self::assertSame([], $names(['rectifier' => array_slice($good, 1)]), 'one pair was not read');
+        self::assertSame([], $names(['rectifier' => [['reverse' => null] + $good[0], ...array_slice($good, 1)]]), 'nor one way of a pair');
+        self::assertSame([], $names(['rectifier' => [['reverse' => '1.5 V'] + $good[0], ...array_slice($good, 1)]]), 'nor one that still settles');
         self::assertSame(['supply'], $names(['line_ca' => '400 V']), 'the supply says enough');
         self::assertSame([], $names(['sheet_bus' => '648 V', 'line_ab' => null, 'line_bc' => null, 'line_ca' => null]), 'nobody read the lines');
+    }
+
+    public function testVoltsOfTheDiodeRangeFromNothingToTenAndOverTwoIsOpen(): void
+    {
+        self::assertSame([0.0, 1.99, INF, INF, INF, INF], array_map(Bridge::diode(...), ['0 V', '1.99 V', '2 V', '10 V', 'OL', ' ol ']));
+    }
+
+    public function testWhatIsNotLockedOrNotReadDeadIsNotJudgedByItsDiodes(): void
+    {
+        $short = ['rectifier' => [['leg' => 'a', 'bus' => 'plus', 'forward' => '0.01 V', 'reverse' => '0.01 V']], 'leads_lifted' => true];
+        self::assertEqualsCanonicalizing(['not_locked', 'bus_not_read'], self::found('compressor.inverter', ['locked' => false, 'bus_dead' => '3 V'] + $short)[1]);
+        self::assertEqualsCanonicalizing(['missing:bus_dead', 'bus_not_read'], self::found('compressor.inverter', ['locked' => true] + $short)[1]);
+    }
+
+    public function testOnlyTheLinesItHasAreAsked(): void
+    {
+        $missing = fn (array $with): array => array_values(array_filter(self::found('compressor.inverter', $with + ['locked' => true, 'bus_dead' => '3 V'])[1], fn (string $code): bool => str_starts_with($code, 'missing:line')));
+        self::assertSame(['missing:line_bc', 'missing:line_ca'], $missing(['line_ab' => '480 V']), 'one was read');
+        self::assertSame(['missing:line_ab', 'missing:line_bc', 'missing:line_ca'], $missing(['bus_live' => '648 V']), 'nothing says what the bus should be');
+        self::assertSame([], $missing(['bus_live' => '648 V', 'sheet_bus' => '650 V']), 'the sheet does');
+        self::assertSame(['missing:line_ab'], $missing(['bus_live' => '339 V', 'phases' => 1]));
+        self::assertSame([], $missing([]));
     }
 }

@@ -353,6 +353,7 @@ export default {
     newLine: 'A new one',
     fedFrom: 'Fed from',
     feeds: 'Feeds',
+    ports: 'Ports',
     addLine: 'Add a unit, joint or box',
     takeLine: 'Take {id} out',
     otherPipe: 'One more pipe, {from} to {to}',

@@ -125,6 +125,11 @@ function cellsOf(line: Line): Cell[] {
   ]
 }
 const isEnd = (cell: Cell) => cell.at.startsWith('pipes.') && ['from', 'to'].includes(cell.field.name)
+/** In a line the end of its pipe is what feeds it, and a port says what it is by itself. */
+function labelOf(line: Line, cell: Cell): string | undefined {
+  if (isEnd(cell)) return t(line.end === 'to' ? 'tree.fedFrom' : 'tree.feeds')
+  return cell.at.startsWith('pipes.') && cell.field.name === 'ports' ? t('tree.ports') : undefined
+}
 const ENDS: Column[] = [{ field: 'from' }, { field: 'to' }]
 const otherCells = (key: string) =>
   cells('pipes', key, [...ENDS, ...props.of.pipes], { from: 'box' }, opened.value.has(key))
@@ -190,10 +195,10 @@ function takeLine(line: { key: string; pipe: string }) {
           :key="cell.at"
           :field="cell.field"
           :at="cell.at"
-          :class="{ broad: cell.column.broad }"
+          :class="[cell.field.name, { broad: cell.column.broad }]"
           :listed="isEnd(cell) || cell.field.name === 'kind'"
           :choices="isEnd(cell) ? feeds(line) : undefined"
-          :label="isEnd(cell) ? t(line.end === 'to' ? 'tree.fedFrom' : 'tree.feeds') : undefined"
+          :label="labelOf(line, cell)"
           compact
         />
         <button v-if="!opened.has(line.key)" type="button" class="press small" @click="opened.add(line.key)">
@@ -254,14 +259,26 @@ small {
   flex: 1 1 68px;
   min-width: 0;
 }
-.cells > .broad {
+.cells > .broad,
+.cells > .from,
+.cells > .to,
+.cells > .id {
   flex: 1 1 92px;
 }
-.cells > :deep(.text) {
-  flex: 1 1 96px;
+.cells > .liquid_od,
+.cells > .gas_od {
+  flex: 1 1 104px;
 }
-.cells > :deep(.pick) {
-  flex: 1 1 92px;
+.cells > .kind {
+  flex: 1 1 130px;
+}
+.cells > .ports {
+  flex: 1 1 64px;
+}
+.cells > .capacity,
+.cells > .room,
+.cells > .capped {
+  flex: 1 1 160px;
 }
 .cells > .press {
   flex: none;

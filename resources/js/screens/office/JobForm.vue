@@ -168,6 +168,7 @@ legend {
   color: var(--ink);
 }
 .check input {
+  flex: none;
   width: 20px;
   height: 20px;
 }

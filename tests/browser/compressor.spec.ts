@@ -79,6 +79,16 @@ test('a compressor is changed, from the lock that goes on to a signed record', a
   await findUnit(page, 'RTU-11')
   const out = page.locator('.entry-out')
 
+  // As it was found: it hums on two legs, and is off before anything else.
+  await question(page, RUN)
+  await openTab(page, 'Running amps')
+  for (const [i, amps] of '41.2 40.6 0.1 7.5 7.6 7.5 3.1'.split(' ').entries())
+    await page.locator('.part .figure').nth(i).fill(amps)
+  await choose(page, 'Doors and panels on', 'yes')
+  await expect(page.locator('.verdict')).toHaveClass(/stop/)
+  await record(page, 'Record the stop')
+  await question(page, OUT)
+
   // Old unit out: dead, what failed and how, where the refrigerant went, what the oil says.
   await openTab(page, 'Lockout')
   await readDead(page, '31')
@@ -304,6 +314,8 @@ test('a compressor is changed, from the lock that goes on to a signed record', a
   await expect(verdict(page)).toContainText('C1 and Blower confirmed it')
   await record(page)
   await openTab(page, 'Running amps')
+  // What it drew before stands beside what it draws now.
+  await expect(page.getByRole('group', { name: 'C1', exact: true })).toContainText('41.2 · 40.6 · 0.1 A')
   for (const [i, amps] of '22.8 23.1 22.6 7.5 7.6 7.5 3.1'.split(' ').entries())
     await page.locator('.part .figure').nth(i).fill(amps)
   await choose(page, 'Doors and panels on', 'yes')

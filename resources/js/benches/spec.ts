@@ -46,6 +46,8 @@ export type Row =
       list: string
       columns: Column[]
       facts: string[]
+      /** What the record says of a row, in small under its name. */
+      recalls?: (item: Item, context: Context) => string
       grows: boolean
       /** One row stands there to be filled. */
       starts: boolean
@@ -143,6 +145,7 @@ export const table = (
   columns: (string | Column)[],
   more: {
     facts?: string[]
+    recalls?: (item: Item, context: Context) => string
     grows?: boolean
     starts?: boolean
     strict?: boolean
@@ -162,6 +165,7 @@ export const table = (
   strict: more.strict ?? false,
   file: more.file ?? false,
   ends: more.ends ?? [],
+  ...(more.recalls === undefined ? {} : { recalls: more.recalls }),
   ...(more.of === undefined ? {} : { of: more.of }),
   ...(more.from === undefined ? {} : { from: more.from }),
   ...(more.lays === undefined ? {} : { lays: more.lays }),

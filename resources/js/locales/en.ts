@@ -66,6 +66,7 @@ export default {
   },
   bench: {
     now: 'Now',
+    lastAmps: '{when}: {figures} A',
     takeReading: 'Take a reading',
     section: 'Section',
     sectionHint: 'One shut off by itself. Blank: all of it.',

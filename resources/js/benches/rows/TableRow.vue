@@ -145,6 +145,7 @@ function factsOf(name: string): string {
     .filter(Boolean)
     .join(', ')
 }
+const recalled = (name: string) => props.of.recalls?.(itemOf(name), bench.context.value) ?? ''
 /** The figures of all rows, one after the other. */
 const figures = () =>
   shown.value.flatMap((name) =>
@@ -414,6 +415,7 @@ const isUsed = (name: string) =>
         <template v-if="key !== '' && !added(name)">{{ titled(name) }}</template>
         <template v-else-if="key === ''">{{ shown.indexOf(name) + 1 }}</template>
         <small v-if="factsOf(name)">{{ factsOf(name) }}</small>
+        <small v-if="recalled(name)" class="recalled">{{ recalled(name) }}</small>
         <button v-if="added(name) || key === ''" type="button" class="less" @click="take(name)">
           <span aria-hidden="true">✕</span
           ><span class="sr-only">{{ t(isUsed(name) ? 'bench.takeRow' : 'bench.dropRow') }}</span>
@@ -487,6 +489,9 @@ small {
   display: block;
   font: 400 13.5px/1.2 var(--text);
   color: var(--iron-soft);
+}
+.recalled {
+  max-width: 132px;
 }
 .cells {
   display: flex;

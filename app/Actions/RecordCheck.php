@@ -237,7 +237,7 @@ final class RecordCheck
             return;
         }
         $typed = json_decode((string) json_encode($raw), true);
-        $over = TypedOver::of($check->fields(), Prefill::fromSheet($check, $locked, $this->past->of($locked), $given->subject), is_array($typed) ? $typed : []);
+        $over = TypedOver::of($check->fields(), Prefill::fromSheet($check, $locked, $this->past->ofPlates($locked), $given->subject), is_array($typed) ? $typed : []);
         foreach ($over as $field => $figures) {
             throw Refusal::field('reason', '', $this->why($given->check, (string) $field, $figures));
         }

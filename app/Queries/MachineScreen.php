@@ -76,7 +76,7 @@ final class MachineScreen
             plate: (object) $this->prefill->plate($machine, $past),
             fans: Standings::sheet($machine)->fans(),
             version: $machine->version,
-            tooEarly: self::tooEarly($standing),
+            tooEarly: (object) self::tooEarly($standing),
             feed: $feed === null ? null : $this->feeds->view($feed),
             cautions: (object) $this->reminders->all($machine, $putBack),
         );
@@ -89,14 +89,16 @@ final class MachineScreen
         return $own === null ? null : new SheetOfUnitView($own->sheet_id, (string) ($own->body['model'] ?? ''), $own->version, (int) $own->getAttribute('newest'), Standings::sheet($machine)->delays());
     }
 
-    /** @return list<string> */
+    /** @return array<string, int> the first gate that is not open for it, by `check:base` */
     private static function tooEarly(Standing $standing): array
     {
+        $bases = ['machine', 'loaded', ...array_map(fn (string $name): string => "circuit:$name", $standing->job->circuits)];
         $early = [];
         foreach (CheckTable::checks() as $check) {
-            foreach (['machine', 'loaded'] as $subject) {
-                if (CheckTable::isOrdered($check, $subject) && Gates::tooEarly($standing->job, $check, $subject, $standing->gates) !== []) {
-                    $early[] = "$check:$subject";
+            foreach ($bases as $base) {
+                $shut = CheckTable::isOrdered($check, $base) ? Gates::tooEarly($standing->job, $check, $base, $standing->gates) : [];
+                if ($shut !== []) {
+                    $early["$check:$base"] = $shut[0];
                 }
             }
         }

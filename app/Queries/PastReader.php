@@ -20,7 +20,13 @@ final class PastReader
     /** Read when a check asks for it, and not before. */
     public function of(Machine $machine): Past
     {
-        return Past::whenAsked(fn (): Past => $this->read($machine));
+        return Past::whenAsked(fn (): Past => $this->read($machine, Past::DRAWN_ON));
+    }
+
+    /** What the sheet's figures hang on, and nothing else: it is asked for at every reading. */
+    public function ofPlates(Machine $machine): Past
+    {
+        return Past::whenAsked(fn (): Past => $this->read($machine, [Past::NEW_PLATE]));
     }
 
     /**
@@ -59,12 +65,13 @@ final class PastReader
         return new Past($recorded, self::motors($machine, array_filter($out, is_array(...))), $startedAt, fn (): ?array => ($told = $feed()) === null ? null : ['me' => $told->me, 'input' => $told->input]);
     }
 
-    private function read(Machine $machine): Past
+    /** @param list<string> $checks that are drawn on */
+    private function read(Machine $machine, array $checks): Past
     {
         $rows = Entry::query()->where('entries.machine_id', $machine->id)->whereIn('entries.kind', self::KINDS)
             ->leftJoin('verdicts', Entry::beside('verdicts'))
             ->leftJoin('suspect_marks', Entry::beside('suspect_marks'))
-            ->where(fn ($query) => $query->whereNull('verdicts.check')->orWhereIn('verdicts.check', Past::DRAWN_ON))
+            ->where(fn ($query) => $query->whereNull('verdicts.check')->orWhereIn('verdicts.check', $checks))
             ->orderBy('entries.placed_at')->orderBy('entries.at')
             ->select(['entries.at', 'entries.kind', 'entries.details', 'entries.supersedes', 'suspect_marks.target_at', 'verdicts.check', 'verdicts.subject', 'verdicts.status', 'verdicts.codes', 'verdicts.input'])
             ->selectRaw('verdicts.said->\'values\' AS values')

@@ -94,7 +94,14 @@ final class TreeDrawing
         $words = implode(' · ', array_filter([$pipe['length'] ?? '', $pipe['gas'] ?? ''], fn (mixed $word): bool => is_string($word) && $word !== ''));
 
         return '<path d="M' . self::n($from[0] + self::MIDDLE) . ' ' . self::n($from[1]) . ' L' . self::n($bend) . ' ' . self::n($from[1]) . ' L' . self::n($bend) . ' ' . self::n($to[1]) . ' L' . self::n($to[0]) . ' ' . self::n($to[1]) . '" fill="none" stroke="' . self::SOFT . '" stroke-width="1.5"/>'
-            . self::text($bend + 4, $to[1] - 4, $words, 8, self::SOFT);
+            . self::text($bend + 4, $to[1] - 4, $words, 8, self::SOFT)
+            . self::text($bend + 4, $to[1] + 10, self::rise((string) ($pipe['rise'] ?? ''), $one[0] > $other[0]), 8, self::SOFT);
+    }
+
+    /** Up or down from the left end to the right one; a pipe may be written from its right end. */
+    private static function rise(string $rise, bool $isTurned): string
+    {
+        return $rise === '' ? '' : (str_starts_with($rise, '-') !== $isTurned ? 'down ' : 'up ') . ltrim($rise, '-');
     }
 
     /** @param array<string, mixed> $node */
@@ -132,7 +139,7 @@ final class TreeDrawing
 
     private static function text(float $x, float $y, string $text, int $size, string $color, string $anchor = 'start'): string
     {
-        return '<text x="' . self::n($x) . '" y="' . self::n($y) . "\" text-anchor=\"$anchor\" font-size=\"$size\" fill=\"$color\">" . htmlspecialchars($text, ENT_XML1) . '</text>';
+        return $text === '' ? '' : '<text x="' . self::n($x) . '" y="' . self::n($y) . "\" text-anchor=\"$anchor\" font-size=\"$size\" fill=\"$color\">" . htmlspecialchars($text, ENT_XML1) . '</text>';
     }
 
     private static function n(float $value): string

@@ -22,7 +22,6 @@ final readonly class MachineView
      * @param list<PartOutView> $partsOut
      * @param list<FactView> $facts
      * @param list<string> $fans
-     * @param list<string> $tooEarly
      */
     public function __construct(
         #[OA\Property()]
@@ -89,9 +88,9 @@ final readonly class MachineView
         public array $fans,
         #[OA\Property()]
         public int $version,
-        /** Readings that come too early as it stands, as `check:subject`: they are kept, marked out of order. */
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $tooEarly,
+        /** Readings that come too early as it stands, as `check:base`, with the gate that is not open for them: they are kept, marked out of order. */
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
+        public object $tooEarly,
         /** What the job adds to the cautions of a check: a list of them by `check:base`, the base being `machine`, `loaded` or `old_disconnect`. */
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))]
         public object $cautions,

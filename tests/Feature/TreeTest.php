@@ -79,6 +79,7 @@ final class TreeTest extends FeatureTestCase
         $svg = (string) $get('pages/tree.svg')->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
         self::assertSame(1, substr_count($svg, '>I64  Room 64'));
         self::assertStringContainsString('of 3281 ft', $svg, 'its limits stand below');
+        self::assertSame(64, substr_count($svg, '>down 9.8 ft<'), 'and how far each pipe goes down');
         $pages = fn (string $paper): int => preg_match_all('#/Type /Page\b(?!s)#', (string) $get("pages/tree.pdf?paper=$paper")->assertOk()->getContent());
         self::assertSame([2, 2, 1], [$pages('letter'), $pages('a4'), $pages('a3')]);
         $get('pages/tree.pdf?paper=napkin')->assertStatus(422)->assertJsonPath('accepted', 'letter, a4, a3');
@@ -94,6 +95,11 @@ final class TreeTest extends FeatureTestCase
             self::assertEqualsWithDelta($boxes[$piece][1], $boxes[$piece - 1][1] + $boxes[$piece - 1][3], 1.0);
         }
         self::assertCount(1, TreeDrawing::parts($drawing, 7));
+        $pipe = ['from' => 'O', 'to' => 'I0', 'length' => '9 m', 'rise' => '2 m'];
+        $rises = fn (array $pipe): string => preg_replace('/<[^>]+>/', ' ', TreeDrawing::parts(['nodes' => [['id' => 'O', 'kind' => 'outdoor', 'layer' => 0, 'x' => 0.0], $node(0)], 'pipes' => [$pipe]], 3)[0]) ?? '';
+        self::assertStringContainsString(' up 2 m ', $rises($pipe));
+        self::assertStringContainsString(' down 2 m ', $rises(['from' => 'I0', 'to' => 'O'] + $pipe), 'written from its other end');
+        self::assertStringNotContainsString(' up ', $rises(['rise' => ''] + $pipe));
         self::assertSame([], TreeDrawing::parts(['nodes' => []], 3));
         self::assertSame('', TreeDrawing::svg([]));
     }

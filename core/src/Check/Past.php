@@ -16,6 +16,8 @@ final class Past
     public const DRAWN_ON = ['power.rotation', 'power.running_amps', 'power.voltage', 'power.supply_identity', 'power.circuit', 'power.lockout', 'compressor.windings', 'compressor.insulation', 'compressor.acid', 'compressor.match',
         'survey.curb_fit', 'survey.rigging', 'refrigerant.way_out', 'entry.flush', 'entry.joint', 'entry.lift_day', 'entry.hot_work', 'entry.hours', 'entry.swap', 'entry.first_step', 'entry.service_mode', 'entry.breaker_tripped', 'run.warm_up',
         'tight.hold', 'dry.log', 'dry.decay', 'charge.weigh_in', 'charge.trim', 'refrigerant.account', 'vrf.topology', 'vrf.addresses', 'vrf.warm_up', 'vrf.commission', 'vrf.run_plan', 'vrf.crossed_zones', 'vrf.charge'];
+    /** What puts another plate in the place of the sheet's. */
+    public const NEW_PLATE = 'compressor.match';
     private const PROOFS = ['compressor.windings' => 'windings', 'compressor.insulation' => 'insulation', 'compressor.acid' => 'oil_acid'];
 
     /** @var (\Closure(): self)|null reads it when somebody asks */
@@ -211,7 +213,7 @@ final class Past
     {
         $plates = [];
         foreach ($this->read()->recorded as $one) {
-            if ($one['check'] === 'compressor.match' && $one['status'] !== 'open' && is_array($one['input']['new'] ?? null) && str_starts_with($one['subject'], 'compressor:')) {
+            if ($one['check'] === self::NEW_PLATE && $one['status'] !== 'open' && is_array($one['input']['new'] ?? null) && str_starts_with($one['subject'], 'compressor:')) {
                 $plates[substr($one['subject'], strlen('compressor:'))] = $one['input']['new'];
             }
         }

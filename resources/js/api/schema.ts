@@ -2052,7 +2052,9 @@ export interface components {
             };
             fans: string[];
             version: number;
-            tooEarly: string[];
+            tooEarly: {
+                [key: string]: number;
+            };
             cautions: {
                 [key: string]: string[];
             };

@@ -211,9 +211,13 @@ const steps = computed(() => {
   const others = speaksAlone.value ? [] : (follows.value?.next ?? [])
   return [...new Set([...leads.value.next, ...others])]
 })
-const early = computed(() =>
-  parts.value.some((p) => machine.view?.tooEarly.includes(`${p.check}:${p.subject}`)),
-)
+/** The question that is not open yet for what is read here; '' where all are that have to be. */
+const early = computed(() => {
+  const shut = parts.value
+    .map((p) => machine.view?.tooEarly[`${p.check}:${p.subject.split('/')[0]}`])
+    .find((gate) => gate !== undefined)
+  return machine.view?.gates.find((gate) => gate.gate === shut)?.name ?? ''
+})
 /** Figures of the sheet that were typed over: the record wants to know why. */
 const over = computed(() =>
   pristine.value
@@ -230,7 +234,7 @@ const over = computed(() =>
 const why = computed(() => {
   const [over1] = over.value
   if (over1 !== undefined) return t('bench.plate', { sheet: over1.sheet, typed: over1.typed })
-  return early.value && !pristine.value ? t('bench.outOfOrder') : ''
+  return early.value !== '' && !pristine.value ? t('bench.outOfOrder', { gate: early.value }) : ''
 })
 const context = computed<Context>(() => ({
   draft: draft.value,
@@ -534,7 +538,7 @@ defineExpose({ record, correct, take, typed, isPristine: () => pristine.value })
         </button>
       </p>
       <label v-if="why" class="reason">{{ why }}<input v-model="reason" maxlength="500" /></label>
-      <p v-else-if="early" class="caption early">{{ t('bench.early') }}</p>
+      <p v-else-if="early" class="caption early">{{ t('bench.early', { gate: early }) }}</p>
       <button
         v-if="mayRecord"
         ref="button"

@@ -60,7 +60,7 @@ const machineWith = (more: Partial<MachineView>) =>
     parts: ['circuit:A', 'compressor:C1'],
     prefill: {},
     plate: {},
-    tooEarly: [],
+    tooEarly: {},
     ...more,
   }) as unknown as MachineView
 const entry = (more: Partial<TapeEntry>) =>
@@ -628,5 +628,30 @@ describe('what one box says goes over into another by a press', () => {
     await press('Same as landed at the thermostat')
     const pressed = group('Landed at the unit').findAll('input:checked')
     expect(pressed.map((one) => (one.element as HTMLInputElement).value)).toEqual(['R'])
+  })
+})
+
+describe('what comes before its time', () => {
+  const early = async (name: string, tooEarly: Record<string, number>) => {
+    useMachine().view = machineWith({
+      tooEarly,
+      gates: [{ gate: 5, name: 'Tight', missing: [] }] as unknown as MachineView['gates'],
+    })
+    const spec = BENCHES.find((one) => one.id === name)!
+    const frame = mount(BenchFrame, { props: { spec }, global: { plugins: [i18n] } })
+    await flushPromises()
+    return frame
+  }
+
+  it('is said with the question that is not open for it, of the circuit it is about', async () => {
+    const frame = await early('hold', { 'tight.hold:circuit:A': 5 })
+    expect(frame.find('.foot').text()).toContain('This comes too early: Tight is not open yet.')
+    await frame.findAll('.figure')[0]!.setValue('150')
+    expect(frame.find('.foot .reason').text()).toContain('Tight is not open yet')
+  })
+
+  it('is said of nothing else', async () => {
+    expect((await early('hold', { 'tight.hold:circuit:B': 5 })).find('.foot').text()).not.toContain('early')
+    expect((await early('hold', {})).find('.foot').text()).not.toContain('early')
   })
 })

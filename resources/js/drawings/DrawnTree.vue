@@ -81,6 +81,9 @@ const width = (share: number) => `${Math.round((100 * Math.min(FULL, share)) / F
         <g v-for="(pipe, i) in tree.pipes" :key="i" class="pipe" :class="{ on: isOn(pipe) }">
           <path :d="pipe.d" />
           <text :x="pipe.label.x" :y="pipe.label.y" class="length">{{ pipe.words }}</text>
+          <text v-if="pipe.rise" :x="pipe.label.x" :y="pipe.label.y + 18" class="length">
+            {{ pipe.rise }}
+          </text>
         </g>
         <g
           v-for="node in tree.nodes"

@@ -78,6 +78,17 @@ describe('where a tree stands', () => {
     expect(pipes[4]!.d.startsWith(`M${joint.x + 9} ${joint.y} `)).toBe(true)
     expect(pipes.map((pipe) => pipe.words)).toEqual(['60 ft · 7/8', '5 ft', '20 ft', '10 ft', '15 ft'])
   })
+  it('tells how far a pipe goes up or down, seen from its left end', () => {
+    const rises = tree.pipes.map((pipe, i) => ({
+      ...pipe,
+      ...[{ rise: '-6 m' }, { rise: '2 m' }, {}, {}, {}][i],
+    }))
+    const said = (pipes: unknown) =>
+      placed({ ...tree, pipes } as unknown as typeof tree).pipes.map((pipe) => pipe.rise)
+    expect(said(rises)).toEqual(['↓ 6 m', '↑ 2 m', '', '', ''])
+    const turned = rises.map((pipe) => ({ ...pipe, from: pipe.to, to: pipe.from }))
+    expect(said(turned)).toEqual(['↑ 6 m', '↓ 2 m', '', '', ''])
+  })
   it('grows to the side where it is deep, and tells the length alone where a step is narrow', () => {
     const chain = (count: number) => ({
       ...tree,

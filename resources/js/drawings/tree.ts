@@ -4,7 +4,15 @@ type Tree = Extract<Drawing, { shape: 'tree' }>
 type Node = Tree['nodes'][number]
 /** A node where it is drawn: its step across, its line down, in pixels of the drawing. */
 export type Placed = Node & { x: number; y: number }
-export type Line = { from: string; to: string; d: string; words: string; label: { x: number; y: number } }
+export type Line = {
+  from: string
+  to: string
+  d: string
+  words: string
+  /** How far it goes up or down on its way across; '' for level. */
+  rise: string
+  label: { x: number; y: number }
+}
 
 const WIDE = 720
 /** A step is never narrower: what is deeper grows to the side, and is moved along. */
@@ -17,6 +25,13 @@ const LEFT = 12
 const NAMES = 150
 const MIDDLE = 9
 const MODULE = 24
+
+/** Up or down from the left end to the right one; a pipe may be written from its right end. */
+function rises(rise: string | undefined, isTurned: boolean): string {
+  if (rise === undefined) return ''
+  const isDown = /^[-−]/.test(rise) !== isTurned
+  return `${isDown ? '↓' : '↑'} ${rise.replace(/^[-−]/, '')}`
+}
 
 /** Where the nodes of a tree stand and how its pipes run, each first across at its end's line. */
 export function placed(tree: Tree): { nodes: Placed[]; pipes: Line[]; width: number; height: number } {
@@ -31,7 +46,8 @@ export function placed(tree: Tree): { nodes: Placed[]; pipes: Line[]; width: num
   const pipes = tree.pipes.flatMap((pipe) => {
     const [one, other] = [at.get(pipe.from), at.get(pipe.to)]
     if (one === undefined || other === undefined) return []
-    const [from, to] = one.x <= other.x ? [one, other] : [other, one]
+    const isTurned = one.x > other.x
+    const [from, to] = isTurned ? [other, one] : [one, other]
     // What leaves a module passes the one beside it.
     const leaves = from.x + (from.kind === 'outdoor' ? MODULE : MIDDLE)
     const bend = leaves + (to.x === from.x ? step / 2 : 16)
@@ -41,6 +57,7 @@ export function placed(tree: Tree): { nodes: Placed[]; pipes: Line[]; width: num
         to: pipe.to,
         d: `M${leaves} ${from.y} H${bend} V${to.y} H${to.x}`,
         words: [pipe.length, step < ROOMY ? '' : pipe.gas?.replace(' in.', '')].filter(Boolean).join(' · '),
+        rise: rises(pipe.rise, isTurned),
         label: { x: bend + 5, y: to.y - 5 },
       },
     ]

@@ -84,7 +84,7 @@ describe('the Pocket', () => {
     const loads = [{ name: 'C1', kind: 'scroll', plate_amps: '9.7 A' }]
     useMachine().view = {
       ...{ id: 1, name: 'RTU-2', jobType: 'rooftop', gates: [], tape: [], putBack: [], instruments: [] },
-      ...{ parts: [], plate: {}, tooEarly: [], prefill: { 'power.running_amps': { machine: { loads } } } },
+      ...{ parts: [], plate: {}, tooEarly: {}, prefill: { 'power.running_amps': { machine: { loads } } } },
     } as unknown as MachineView
     const frame = frameOf('amps')
     await flushPromises()

@@ -118,6 +118,8 @@ test('a tree is drawn by keys alone, line by line', async ({ page }) => {
   await expect(page.locator('.tree .node.indoor')).toContainText('Press hall')
 
   // The box has another name: what it feeds goes with it. What goes out takes its pipe along.
+  await line.nth(1).getByLabel('Name').fill('')
+  await line.nth(1).getByLabel('Name').pressSequentially('I1X')
   await line.nth(1).getByLabel('Name').fill('BX')
   await expect(page.locator('.tree .node.box')).toContainText('BX')
   await expect(line.nth(2).getByLabel('Fed from')).toHaveValue('BX')

@@ -6,7 +6,7 @@ import { useBench } from '../bench'
 import { isTyped, keysOf, listsOf, valueAt } from '../entered'
 import type { Column, Item, Row } from '../spec'
 import FieldCell from './FieldCell.vue'
-import { drop, feeding, nextKey, rename, type Line } from './treeLines'
+import { drop, feeding, follow, nextKey, type Line } from './treeLines'
 
 /**
  * A tree, one line a unit, joint or box: what it is, what feeds it, and the pipe it comes by. A pipe that belongs to no
@@ -52,13 +52,8 @@ const others = computed(() => {
 })
 
 /** Where a name is typed anew, the pipes that bear the old one follow it. */
-watch(nodes, (now, before) => {
-  const was = new Map((before ?? []).map((one) => [one.key, one.id]))
-  for (const { key, id } of now) {
-    const old = was.get(key)
-    if (old !== undefined && old !== id) rename(bench.draft.value, pipes.value, old, id)
-  }
-})
+const last = new Map<string, Line>()
+watch(lines, (now) => follow(bench.draft.value, now, pipes.value, last), { immediate: true })
 /** A pipe goes to the line it stands in, once something of it is told. */
 watch(
   () =>

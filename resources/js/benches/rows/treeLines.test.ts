@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { freshDraft } from '../entered'
-import { drop, feeding, nextKey, rename } from './treeLines'
+import { drop, feeding, follow, nextKey } from './treeLines'
 
 const node = (key: string, id = key, kind = 'joint') => ({ key, id, kind })
 const pipe = (key: string, from: string, to: string) => ({ key, from, to })
@@ -56,12 +56,38 @@ describe('the lines of a tree', () => {
     expect(nextKey(['+1', 'J1', '+3'])).toBe('+2')
   })
 
-  it('lets the pipes follow a name that is typed anew', () => {
-    const draft = freshDraft()
-    rename(draft, [pipe('0', 'J1', 'I1'), pipe('+2', 'OU1', 'J1'), pipe('3', '', 'I2')], 'J1', 'J7')
-    expect(draft.values).toEqual({ 'pipes.0.from': 'J7', 'pipes.+2.to': 'J7' })
-    rename(draft, [pipe('3', '', 'I2')], '', 'I2')
-    expect(draft.values).toEqual({ 'pipes.0.from': 'J7', 'pipes.+2.to': 'J7' })
+  describe('lets the pipes follow a name that is typed anew', () => {
+    const pipes = [pipe('0', 'J1', 'I1'), pipe('+2', 'OU1', 'J1'), pipe('3', 'J1', 'I2')]
+    const typed = (...names: string[]) => {
+      const [draft, last] = [freshDraft(), new Map()]
+      for (const name of ['J1', ...names])
+        follow(draft, feeding([node('OU1'), node('+2', name), node('I1')], pipes), pipes, last)
+      return draft.values
+    }
+    const followed = (name: string) => ({
+      'pipes.0.from': name,
+      'pipes.+2.to': name,
+      'pipes.3.from': name,
+    })
+
+    it('its own and those it feeds', () => {
+      expect(typed('J7')).toEqual(followed('J7'))
+      expect(typed()).toEqual({})
+    })
+
+    it('not while it is empty or another one, but from there on', () => {
+      expect(typed('')).toEqual({})
+      expect(typed('', 'J8')).toEqual(followed('J8'))
+      expect(typed('I1')).toEqual({})
+      expect(typed('I1', 'I10')).toEqual(followed('I10'))
+    })
+
+    it('not where a table was read, which names many anew', () => {
+      const [draft, last] = [freshDraft(), new Map()]
+      follow(draft, feeding([node('+1', 'OU1'), node('+2', 'J1')], pipes), pipes, last)
+      follow(draft, feeding([node('+1', 'J1'), node('+2', 'OU1')], pipes), pipes, last)
+      expect(draft.values).toEqual({})
+    })
   })
 
   it('takes a row out with what was typed in it, and leaves out one that was recorded', () => {

@@ -46,12 +46,23 @@ export function nextKey(keys: string[]): string {
   return `+${n}`
 }
 
-/** The pipes that bore a name bear another one now. */
-export function rename(draft: Draft, pipes: Pipe[], old: string, now: string): void {
-  if (old === '') return
-  for (const pipe of pipes)
-    for (const end of ['from', 'to'] as const)
-      if (pipe[end] === old) draft.values[`pipes.${pipe.key}.${end}`] = now
+/**
+ * Where a line bears another name than it did, its pipes bear it too: its own, and those it feeds. While a name is empty
+ * or another line's, as it may be on the way to a longer one, nothing follows it yet.
+ *
+ * @param last what each line was called when it had a name of its own; brought up to date
+ */
+export function follow(draft: Draft, lines: Line[], pipes: Pipe[], last: Map<string, Line>): void {
+  const isOwn = (line: Line) => line.id !== '' && lines.filter((one) => one.id === line.id).length === 1
+  const named = lines.filter(isOwn)
+  const changed = named.filter((line) => (last.get(line.key)?.id ?? line.id) !== line.id)
+  const was = changed.length === 1 ? last.get(changed[0]!.key) : undefined
+  // A table that was read names many lines anew, and its pipes with them.
+  if (was !== undefined)
+    for (const pipe of pipes)
+      for (const end of ['from', 'to'] as const)
+        if (pipe[end] === was.id) draft.values[`pipes.${pipe.key}.${end}`] = changed[0]!.id
+  for (const line of named) last.set(line.key, line)
 }
 
 /** A row goes with all that was typed in it; one that was recorded is left out. */

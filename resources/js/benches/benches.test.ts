@@ -655,3 +655,34 @@ describe('what comes before its time', () => {
     expect((await early('hold', {})).find('.foot').text()).not.toContain('early')
   })
 })
+
+describe('what a sheet only names, to be read', () => {
+  const pairs = ['plus', 'minus'].map((bus) => ({ leg: 'a', bus }))
+  const check = checkOf('compressor.inverter')
+
+  it('stands there as rows, each filled where it stands', async () => {
+    const prefill = { 'compressor.inverter': { 'compressor:C1': { rectifier: pairs } } }
+    useMachine().view = machineWith({ prefill })
+    const spec = BENCHES.find((one) => one.id === 'inverter')!
+    const frame = mount(BenchFrame, { props: { spec }, global: { plugins: [i18n] } })
+    await flushPromises()
+    const rows = frame.findAll('.part')
+    expect(rows).toHaveLength(2)
+    expect(rows.map((row) => row.find('small').text())).toEqual(['L1, plus', 'L1, minus'])
+  })
+
+  it('goes out with what was read of it', () => {
+    const draft = { ...freshDraft(), values: { 'rectifier.1.forward': '0.45 V' } }
+    expect(inputOf(check, { rectifier: pairs }, draft)['rectifier']).toEqual([
+      pairs[0],
+      { ...pairs[1], forward: '0.45 V' },
+    ])
+    // What it says whole stands as it is until one is typed.
+    const warm = checkOf('run.warm_up')
+    expect(inputOf(warm, { warm_up: [{ hours: 12 }] }, freshDraft())['warm_up']).toEqual([{ hours: 12 }])
+    const typed = { values: { 'warm_up.+1.hours': { text: '9', unit: '' } }, rows: { warm_up: ['+1'] } }
+    expect(inputOf(warm, { warm_up: [{ hours: 12 }] }, { ...freshDraft(), ...typed })['warm_up']).toEqual([
+      { hours: 9 },
+    ])
+  })
+})

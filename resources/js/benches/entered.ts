@@ -144,10 +144,13 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 
 /**
  * What the record brings of a list whose items go by their place, such as the readings of a decay that is not read to
- * its end, stands there as rows. What the sheet says of such a list stands as it is until one is typed.
+ * its end, stands there as rows; so does what the sheet only names to be read, such as the diodes of a bridge. What the
+ * sheet says whole stands as it is until one is typed.
  */
 const isCarried = (field: FieldView, path: string): boolean =>
-  keyOf(field) === '' && !field.sheet && !path.includes('.')
+  keyOf(field) === '' &&
+  !path.includes('.') &&
+  (!field.sheet || field.fields.some((member) => member.need === 'needed' && !member.sheet))
 /** A row that was carried on and is left out now. */
 const isLeftOut = (draft: Draft, path: string, key: string): boolean =>
   draft.values[`${path}.${key}`] === false

@@ -174,7 +174,15 @@ export function keysOf(
   return [...new Set([...known, ...listed, ...(draft.rows[path] ?? [])])]
 }
 
-const isAdded = (key: string): boolean => key.startsWith('+')
+export const isAdded = (key: string): boolean => key.startsWith('+')
+
+/** A row goes with all that was typed in it; one that was recorded is left out. */
+export function dropRow(draft: Draft, list: string, key: string): void {
+  draft.rows[list] = (draft.rows[list] ?? []).filter((one) => one !== key)
+  for (const place of Object.keys(draft.values))
+    if (place.startsWith(`${list}.${key}.`)) delete draft.values[place]
+  if (!isAdded(key)) draft.values[`${list}.${key}`] = false
+}
 
 /** The rows of a table that are sent, in their order: those that are known and those in which something stands. */
 function rowsOf(

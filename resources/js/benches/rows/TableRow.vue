@@ -5,7 +5,18 @@ import type { FieldView } from '@/api/client'
 import { firstUnit } from '@/lib/reading'
 import { useSession } from '@/stores/session'
 import { useBench } from '../bench'
-import { enteredOf, fillFrom, isTyped, keyOf, keysOf, listsOf, NONE, valueAt } from '../entered'
+import {
+  dropRow,
+  enteredOf,
+  fillFrom,
+  isAdded,
+  isTyped,
+  keyOf,
+  keysOf,
+  listsOf,
+  NONE,
+  valueAt,
+} from '../entered'
 import type { Column, Item, Row } from '../spec'
 import LoggerDialog from '../logger/LoggerDialog.vue'
 import { fill, set, type LoggerRead, type Mapping } from '../logger/logger'
@@ -75,7 +86,7 @@ function typedOf(name: string): Item {
   )
 }
 const shown = computed(() =>
-  keys.value.filter((name) => added(name) || props.of.of?.(itemOf(name)) !== false),
+  keys.value.filter((name) => isAdded(name) || props.of.of?.(itemOf(name)) !== false),
 )
 /** Of a long series only its ends stand there to be typed in, until all of it is wanted. */
 const SERIES = 16
@@ -89,7 +100,6 @@ const parts = computed(() =>
 )
 const others = computed(() => keys.value.filter((name) => !shown.value.includes(name)))
 
-const added = (name: string) => name.startsWith('+')
 const at = (name: string, field: string) => `${props.of.list}.${name}.${field}`
 
 function member(name: string): FieldView | undefined {
@@ -102,7 +112,7 @@ const hasMore = (name: string) => props.of.columns.some((column) => column.seldo
 
 function columnsOf(name: string): { column: Column; field: FieldView }[] {
   const item = itemOf(name)
-  const columns: Column[] = added(name)
+  const columns: Column[] = isAdded(name)
     ? [
         ...(key.value === '' ? [] : [{ field: key.value }]),
         ...(list.value?.fields ?? [])
@@ -198,7 +208,7 @@ async function takeNow() {
   const start = hasRead.value && began.value !== undefined ? began.value : now.toISOString()
   bench.draft.value.began = { ...bench.draft.value.began, [timed.value]: start }
   const last = shown.value.at(-1)
-  if (last === undefined || !added(last) || isUsed(last)) add()
+  if (last === undefined || !isAdded(last) || isUsed(last)) add()
   await nextTick()
   const name = shown.value.at(-1) ?? ''
   bench.draft.value.values[at(name, 'minutes')] = { text: minutesSince(start, now), unit: 'min' }
@@ -221,7 +231,7 @@ async function onEnter(event: KeyboardEvent) {
     parts?.[parts.length - 1]?.querySelector<HTMLInputElement>('input')?.focus()
   } else if (
     at.value === '' &&
-    added(name) &&
+    isAdded(name) &&
     shown.value.length > 1 &&
     !isUsed(name) &&
     at.closest('.part')?.contains(last ?? null)
@@ -236,13 +246,7 @@ async function onEnter(event: KeyboardEvent) {
   }
 }
 
-function take(name: string) {
-  const draft = bench.draft.value
-  draft.rows[props.of.list] = (draft.rows[props.of.list] ?? []).filter((one) => one !== name)
-  for (const place of Object.keys(draft.values))
-    if (place.startsWith(at(name, ''))) delete draft.values[place]
-  if (!added(name)) draft.values[`${props.of.list}.${name}`] = false
-}
+const take = (name: string) => dropRow(bench.draft.value, props.of.list, name)
 /** All of a file's readings go at once. */
 function drop() {
   const draft = bench.draft.value
@@ -357,7 +361,7 @@ function takeFile(points: LoggerRead['points'], mapping: Mapping, source: string
   const ends = props.of.ends ?? []
   const [first, last] = [points[0], points[points.length - 1]]
   const between = ends.length > 0 ? points.slice(1, -1) : points
-  const carried = keys.value.filter((name) => !added(name))
+  const carried = keys.value.filter((name) => !isAdded(name))
   fill(draft, list.value, between, mapping, props.of.list)
   for (const name of carried) draft.values[`${props.of.list}.${name}`] = false
   for (const [end, point] of [[ends[0], first] as const, [ends[1], last] as const])
@@ -406,17 +410,17 @@ const isUsed = (name: string) =>
       :key="name"
       class="part"
       role="group"
-      :aria-label="added(name) || key === '' ? list?.label : titled(name)"
+      :aria-label="isAdded(name) || key === '' ? list?.label : titled(name)"
     >
       <button v-if="folded > 0 && i === ENDS" type="button" class="folded" @click="whole = true">
         {{ t('logger.folded', folded) }}
       </button>
       <p class="name">
-        <template v-if="key !== '' && !added(name)">{{ titled(name) }}</template>
+        <template v-if="key !== '' && !isAdded(name)">{{ titled(name) }}</template>
         <template v-else-if="key === ''">{{ shown.indexOf(name) + 1 }}</template>
         <small v-if="factsOf(name)">{{ factsOf(name) }}</small>
         <small v-if="recalled(name)" class="recalled">{{ recalled(name) }}</small>
-        <button v-if="added(name) || key === ''" type="button" class="less" @click="take(name)">
+        <button v-if="isAdded(name) || key === ''" type="button" class="less" @click="take(name)">
           <span aria-hidden="true">✕</span
           ><span class="sr-only">{{ t(isUsed(name) ? 'bench.takeRow' : 'bench.dropRow') }}</span>
         </button>
@@ -451,7 +455,7 @@ const isUsed = (name: string) =>
     </div>
     <p v-if="others.length > 0" class="others">{{ t('bench.notAsked', { names: others.join(', ') }) }}</p>
     <button
-      v-if="(of.grows || (keys.every(added) && !of.from)) && !none"
+      v-if="(of.grows || (keys.every(isAdded) && !of.from)) && !none"
       type="button"
       class="press small"
       @click="add"

@@ -3,10 +3,10 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldView } from '@/api/client'
 import { useBench } from '../bench'
-import { isTyped, keysOf, listsOf, valueAt } from '../entered'
+import { dropRow, isAdded, isTyped, keysOf, listsOf, valueAt } from '../entered'
 import type { Column, Item, Row } from '../spec'
 import FieldCell from './FieldCell.vue'
-import { drop, feeding, follow, nextKey, type Line } from './treeLines'
+import { feeding, follow, nextKey, type Line } from './treeLines'
 
 /**
  * A tree, one line a unit, joint or box: what it is, what feeds it, and the pipe it comes by. A pipe that belongs to no
@@ -28,7 +28,6 @@ function keys(list: Table): string[] {
     ? []
     : keysOf(check.value, field, bench.prefill.value, bench.draft.value, list)
 }
-const isAdded = (key: string) => key.startsWith('+')
 /** What stands at a member of a line: typed, or as it was recorded. */
 function stands(list: Table, key: string, member: string): unknown {
   const typed = bench.draft.value.values[`${list}.${key}.${member}`]
@@ -58,7 +57,7 @@ watch(lines, (now) => follow(bench.draft.value, now, pipes.value, last), { immed
 watch(
   () =>
     lines.value
-      .filter((line) => line.pipe.startsWith('+') && line.id !== '')
+      .filter((line) => isAdded(line.pipe) && line.id !== '')
       .map((line) => ({
         at: `pipes.${line.pipe}.`,
         end: line.end,
@@ -160,7 +159,7 @@ async function onEnter(event: KeyboardEvent) {
   event.stopPropagation()
   await add()
 }
-const take = (list: Table, key: string) => drop(bench.draft.value, list, key)
+const take = (list: Table, key: string) => dropRow(bench.draft.value, list, key)
 function takeLine(line: { key: string; pipe: string }) {
   take('nodes', line.key)
   if (pipes.value.some((pipe) => pipe.key === line.pipe)) take('pipes', line.pipe)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { freshDraft } from '../entered'
-import { drop, feeding, follow, nextKey } from './treeLines'
+import { dropRow, freshDraft } from '../entered'
+import { feeding, follow, nextKey } from './treeLines'
 
 const node = (key: string, id = key, kind = 'joint') => ({ key, id, kind })
 const pipe = (key: string, from: string, to: string) => ({ key, from, to })
@@ -96,12 +96,12 @@ describe('the lines of a tree', () => {
       values: { 'nodes.+1.id': 'I1', 'nodes.+10.id': 'I2', 'nodes.J1.set': 'tilted' },
       rows: { nodes: ['+1', '+10'] },
     }
-    drop(draft, 'nodes', '+1')
+    dropRow(draft, 'nodes', '+1')
     expect(draft).toMatchObject({ values: { 'nodes.+10.id': 'I2' }, rows: { nodes: ['+10'] } })
     expect(draft.values).not.toHaveProperty('nodes.+1')
-    drop(draft, 'nodes', 'J1')
+    dropRow(draft, 'nodes', 'J1')
     expect(draft.values).toEqual({ 'nodes.+10.id': 'I2', 'nodes.J1': false })
-    drop(draft, 'pipes', '0')
+    dropRow(draft, 'pipes', '0')
     expect(draft.values).toHaveProperty(['pipes.0'], false)
   })
 })

@@ -1,4 +1,4 @@
-import type { Draft } from '../entered'
+import { isAdded, type Draft } from '../entered'
 
 export type Node = { key: string; id: string; kind: string }
 export type Pipe = { key: string; from: string; to: string }
@@ -29,7 +29,7 @@ export function feeding(nodes: Node[], pipes: Pipe[]): Line[] {
   }
   const paired = new Set(found.values())
   const isFree = (node: Node) =>
-    node.key.startsWith('+') &&
+    isAdded(node.key) &&
     !paired.has(node.key) &&
     pipes.every((pipe) => pipe.key !== node.key || pipe[endOf(node)] === '')
   return nodes.map((node) => ({
@@ -63,12 +63,4 @@ export function follow(draft: Draft, lines: Line[], pipes: Pipe[], last: Map<str
       for (const end of ['from', 'to'] as const)
         if (pipe[end] === was.id) draft.values[`pipes.${pipe.key}.${end}`] = changed[0]!.id
   for (const line of named) last.set(line.key, line)
-}
-
-/** A row goes with all that was typed in it; one that was recorded is left out. */
-export function drop(draft: Draft, list: string, key: string): void {
-  draft.rows[list] = (draft.rows[list] ?? []).filter((one) => one !== key)
-  for (const place of Object.keys(draft.values))
-    if (place.startsWith(`${list}.${key}.`)) delete draft.values[place]
-  if (!key.startsWith('+')) draft.values[`${list}.${key}`] = false
 }
